@@ -1,0 +1,15 @@
+import type { Caution, Severity } from './caution'
+import type { CautionContext, CautionRule } from './context'
+import { fitCautions } from './fit-cautions'
+import { footCautions } from './foot-cautions'
+import { ironCautions } from './iron-cautions'
+import { nailCautions } from './nail-cautions'
+
+/** Every rule; a new one is one file and one line here. */
+const RULES: readonly CautionRule[] = [nailCautions, footCautions, fitCautions, ironCautions]
+
+const RANK: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
+
+/** All cautions of a plan, the gravest first. */
+export const collectCautions = (context: CautionContext): Caution[] =>
+  RULES.flatMap((rule) => rule(context)).sort((a, b) => RANK[a.severity] - RANK[b.severity])

@@ -1,0 +1,25 @@
+import type { Foot, ReadFoot } from '../foot/measurements'
+import type { Landmarks } from '../foot/landmarks'
+import type { Iron } from '../iron/iron'
+import type { Nail } from '../nails/nails'
+import type { Section } from '../records/shoe'
+import type { SuggestedSection } from '../shoe/common-sections'
+import type { Fit } from '../shoe/fit'
+import type { Rims } from '../shoe/rims'
+import type { Caution } from './caution'
+
+/** Everything a rule may look at: the plan, worked out. */
+export interface CautionContext {
+  foot: Foot
+  questions: ReadFoot['questions']
+  landmarks: Landmarks
+  section: Section
+  suggestion: SuggestedSection
+  fit: Fit
+  rims: Rims
+  iron: Iron
+  nails: readonly Nail[]
+}
+
+/** A rule looks at the plan and says what may go wrong. */
+export type CautionRule = (context: CautionContext) => Caution[]

@@ -1,0 +1,231 @@
+import type { Animal, FootInput } from '../records/foot'
+import type { FigureKind } from '../units/figure'
+
+/** Every figure of a foot that can be typed. */
+export type FootFigureKey = Exclude<keyof FootInput, 'side' | 'animal'>
+
+/** The figures known so far, as they are worked out one after the other. */
+export type KnownFigures = Pick<FootInput, 'side' | 'animal'> & Record<FootFigureKey, number>
+
+/** One figure of the foot: how it is asked for, what is possible, what is usual, what is taken when it is not given. */
+export interface FootFigure {
+  key: FootFigureKey
+  label: string
+  kind: FigureKind
+  group: 'measured' | 'outline' | 'wall' | 'landmarks'
+  /** Where to lay the rule, or what the number means. */
+  where: string
+  /** What is possible, given the figures before it in the list. */
+  range: (known: KnownFigures) => readonly [number, number]
+  /** What is usual for each kind of animal; a third outside it raises a question. Recalled, not measured. */
+  usual?: Record<Animal, readonly [number, number]>
+  /** What is taken when the figure is not given. Needed figures have none; neither have those never guessed. */
+  fallback?: (known: KnownFigures) => number
+  needed?: boolean
+}
+
+const fixed = (low: number, high: number) => (): readonly [number, number] => [low, high]
+const isHind = (known: KnownFigures): boolean => known.side.endsWith('H')
+
+/**
+ * The figures in the order of the work. A figure's range and fallback may use only those before it.
+ * Shape defaults draw a believable foot (common practice, no source); usual sizes and wall angles are from memory.
+ */
+export const FOOT_FIGURES: readonly FootFigure[] = [
+  {
+    key: 'width',
+    label: 'Width',
+    kind: 'length',
+    group: 'measured',
+    where: 'Across the widest part of the trimmed foot, outside of wall to outside of wall.',
+    range: fixed(40, 300),
+    usual: { horse: [110, 155], 'heavy horse': [150, 215], pony: [80, 120], mule: [80, 125] },
+    needed: true,
+  },
+  {
+    key: 'length',
+    label: 'Length',
+    kind: 'length',
+    group: 'measured',
+    where: 'From the toe back to the line across the two buttresses, along the frog.',
+    range: ({ width }) => [width * 0.6, width * 1.6],
+    usual: { horse: [110, 160], 'heavy horse': [150, 220], pony: [80, 125], mule: [90, 140] },
+    needed: true,
+  },
+  {
+    key: 'heelWidth',
+    label: 'Heel width',
+    kind: 'length',
+    group: 'measured',
+    where: 'Across the heels at the buttresses, outside to outside.',
+    range: ({ width }) => [width * 0.3, width * 0.96],
+    usual: { horse: [70, 115], 'heavy horse': [95, 160], pony: [50, 90], mule: [50, 90] },
+    needed: true,
+  },
+  {
+    key: 'toeAngle',
+    label: 'Toe angle',
+    kind: 'angle',
+    group: 'measured',
+    where: 'Between the ground and the front of the wall at the toe.',
+    range: fixed(30, 85),
+    usual: { horse: [48, 57], 'heavy horse': [46, 56], pony: [48, 60], mule: [50, 64] },
+    needed: true,
+  },
+  {
+    key: 'wallThickness',
+    label: 'Wall thickness',
+    kind: 'length',
+    group: 'measured',
+    where: 'At the ground, where the nails will go: outside of the wall to the white line.',
+    range: ({ width }) => [3, Math.min(25, width / 6)],
+    usual: { horse: [7, 12], 'heavy horse': [9, 16], pony: [6, 10], mule: [6, 11] },
+    needed: true,
+  },
+  {
+    key: 'widestFromToe',
+    label: 'Toe to widest part',
+    kind: 'length',
+    group: 'outline',
+    where: 'From the toe back to the line across the widest part, along the frog.',
+    range: ({ length }) => [length * 0.25, length * 0.75],
+    fallback: ({ length }) => length * 0.47,
+  },
+  {
+    key: 'lateralHalfWidth',
+    label: 'Outer half-width',
+    kind: 'length',
+    group: 'outline',
+    where: 'From the middle of the frog out to the lateral wall at the widest part.',
+    range: ({ width, heelWidth }) => [
+      Math.max(width * 0.35, heelWidth * 0.51),
+      Math.min(width * 0.65, width - heelWidth * 0.51),
+    ],
+    fallback: ({ width }) => width / 2,
+  },
+  {
+    key: 'quarterLead',
+    label: 'Outer quarter ahead',
+    kind: 'length',
+    group: 'outline',
+    where:
+      'How far the widest point of the lateral wall lies ahead of the medial one; minus if it lies behind.',
+    range: ({ length }) => [-length * 0.18, length * 0.18],
+    fallback: () => 0,
+  },
+  {
+    key: 'toeShape',
+    label: 'Toe shape',
+    kind: 'number',
+    group: 'outline',
+    where: '2 is round, less is pointed (1.8 a usual hind foot), more is broad (2.25 a flat fore foot).',
+    range: fixed(1.5, 3),
+    fallback: (known) => (isHind(known) ? 1.85 : 2),
+  },
+  {
+    key: 'quarterShape',
+    label: 'Quarter shape',
+    kind: 'number',
+    group: 'outline',
+    where: '0 eases in gradually from the widest part to the heel, 1 runs straight and turns in sharply.',
+    range: fixed(0, 1),
+    fallback: (known) => (isHind(known) ? 0.25 : 0.4),
+  },
+  {
+    key: 'heelAngle',
+    label: 'Heel angle',
+    kind: 'angle',
+    group: 'wall',
+    where: 'Between the ground and the back of the heel wall, seen from the side.',
+    range: fixed(15, 90),
+    usual: { horse: [42, 58], 'heavy horse': [40, 57], pony: [44, 60], mule: [46, 64] },
+    fallback: ({ toeAngle }) => toeAngle,
+  },
+  {
+    key: 'lateralWallAngle',
+    label: 'Outer wall angle',
+    kind: 'angle',
+    group: 'wall',
+    where: 'Between the ground and the lateral wall at the widest part; over 90° it overhangs.',
+    range: fixed(45, 110),
+    fallback: ({ toeAngle }) => Math.min(84, toeAngle + 21),
+  },
+  {
+    key: 'medialWallAngle',
+    label: 'Inner wall angle',
+    kind: 'angle',
+    group: 'wall',
+    where: 'Between the ground and the medial wall at the widest part; over 90° it overhangs.',
+    range: fixed(45, 110),
+    fallback: ({ toeAngle }) => Math.min(88, toeAngle + 26),
+  },
+  {
+    key: 'whiteLineWidth',
+    label: 'White line width',
+    kind: 'length',
+    group: 'wall',
+    where: 'Across the white line at the nails. A stretched line is wider.',
+    range: fixed(1, 12),
+    fallback: () => 3,
+  },
+  {
+    key: 'frogApex',
+    label: 'Toe to frog apex',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'From the toe back to the true apex, where frog and sole meet after cleaning.',
+    range: ({ length, widestFromToe }) => [
+      length * 0.12,
+      Math.min(length * 0.7, widestFromToe + length * 0.1),
+    ],
+    fallback: ({ widestFromToe }) => widestFromToe - 25.4 * 0.9,
+  },
+  {
+    key: 'frogLength',
+    label: 'Frog length',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'From the true apex back to the rear of the frog between the bulbs.',
+    range: ({ length, frogApex }) => [(length - frogApex) * 0.6, (length - frogApex) * 1.4],
+    fallback: ({ length, frogApex }) => (length - frogApex) * 1.06,
+  },
+  {
+    key: 'frogWidth',
+    label: 'Frog width',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'Across the widest part of the frog.',
+    range: ({ heelWidth }) => [heelWidth * 0.12, heelWidth * 0.9],
+    fallback: ({ heelWidth, frogLength }) => Math.min(heelWidth * 0.56, frogLength * 0.66),
+  },
+  {
+    key: 'bulbLine',
+    label: 'Bulbs behind buttress',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'From the buttress line back to the plumb line dropped from the bulbs.',
+    range: ({ length }) => [0, length * 0.35],
+    fallback: ({ length }) => length * 0.12,
+  },
+  {
+    key: 'soleDepth',
+    label: 'Sole depth',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'Thickness of the sole under the tip of the coffin bone, from a radiograph if there is one.',
+    range: fixed(2, 40),
+  },
+  {
+    key: 'tipFromToe',
+    label: 'Toe to tip of P3',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'From the toe back to the tip of the coffin bone: radiograph or hoof tester. Never guessed.',
+    range: ({ widestFromToe }) => [0, widestFromToe],
+  },
+]
+
+const BY_KEY = new Map(FOOT_FIGURES.map((figure) => [figure.key, figure]))
+
+/** The description of one figure. */
+export const footFigure = (key: FootFigureKey): FootFigure => BY_KEY.get(key)!

@@ -1,0 +1,74 @@
+import { outOfRange } from '../range'
+import type { Problem } from '../problem'
+import type { Animal, FootInput } from '../records/foot'
+import type { Caution } from '../cautions/caution'
+import { question } from '../cautions/question'
+import { FOOT_FIGURES, type FootFigureKey, type KnownFigures } from './figures'
+
+/** Figures that are never guessed: unknown until somebody measures them. */
+type UnguessedKey = 'soleDepth' | 'tipFromToe'
+
+/** A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. */
+export type Foot = Omit<Required<FootInput>, UnguessedKey> & Pick<FootInput, UnguessedKey>
+
+export interface ReadFoot {
+  foot: Foot
+  /** The figures that were not given and stand at their default. */
+  assumed: FootFigureKey[]
+  /** Figures that are possible but hard to believe. */
+  questions: Caution[]
+}
+
+/**
+ * Completes a foot from its five needed figures and whatever refinements are given.
+ *
+ * @returns the foot, or every problem: a figure that is missing, not a number, or not possible beside the others
+ */
+export function readFoot(
+  input: FootInput,
+): { ok: true; value: ReadFoot } | { ok: false; problems: Problem[] } {
+  const animal: Animal = input.animal ?? 'horse'
+  const known = { side: input.side, animal } as KnownFigures
+  const problems: Problem[] = []
+  const assumed: FootFigureKey[] = []
+  const questions: Caution[] = []
+
+  for (const figure of FOOT_FIGURES) {
+    const given = input[figure.key]
+    const range = figure.range(known)
+    if (given === undefined) {
+      if (figure.fallback) {
+        // A default is drawn into what is possible; only what somebody typed is refused.
+        known[figure.key] = clamp(figure.fallback(known), range)
+        assumed.push(figure.key)
+      } else if (figure.needed) {
+        problems.push({
+          path: `foot.${figure.key}`,
+          figure: figure.label,
+          message: `${figure.label} is needed`,
+        })
+      }
+      if (problems.length > 0 && figure.needed) break
+      continue
+    }
+    const problem = outOfRange(`foot.${figure.key}`, figure.label, figure.kind, given, range)
+    if (problem) {
+      problems.push(problem)
+      // The ranges of what follows lean on this figure: a clamped stand-in still finds their own faults.
+      known[figure.key] = Number.isFinite(given) ? clamp(given, range) : range[0]
+      continue
+    }
+    known[figure.key] = given
+    const usual = figure.usual?.[animal]
+    if (usual && (given < usual[0] * (2 / 3) || given > usual[1] * (4 / 3))) {
+      questions.push(
+        question({ key: figure.key, label: figure.label, kind: figure.kind, value: given, usual, animal }),
+      )
+    }
+  }
+  if (problems.length > 0) return { ok: false, problems }
+  return { ok: true, value: { foot: known as Foot, assumed, questions } }
+}
+
+const clamp = (value: number, [low, high]: readonly [number, number]): number =>
+  Math.min(high, Math.max(low, value))

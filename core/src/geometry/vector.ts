@@ -1,0 +1,28 @@
+/** A point or a direction in the plane, in millimetres. */
+export type Vec = readonly [x: number, y: number]
+
+export const add = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1]]
+export const subtract = (a: Vec, b: Vec): Vec => [a[0] - b[0], a[1] - b[1]]
+export const scale = (a: Vec, factor: number): Vec => [a[0] * factor, a[1] * factor]
+export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1]
+/** z of the cross product: positive when b lies to the left of a. */
+export const cross = (a: Vec, b: Vec): number => a[0] * b[1] - a[1] * b[0]
+/** Square root of squares, not Math.hypot: several times quicker, and no length here is near overflow. */
+export const magnitude = (a: Vec): number => Math.sqrt(a[0] * a[0] + a[1] * a[1])
+export const distance = (a: Vec, b: Vec): number => magnitude(subtract(a, b))
+export const mix = (a: Vec, b: Vec, share: number): Vec => [
+  a[0] + (b[0] - a[0]) * share,
+  a[1] + (b[1] - a[1]) * share,
+]
+/** The direction of a, of length 1. A zero vector stays zero. */
+export const unit = (a: Vec): Vec => {
+  const length = magnitude(a)
+  return length === 0 ? [0, 0] : [a[0] / length, a[1] / length]
+}
+/** Turned a quarter to the right: the outward side of a curve that runs counter-clockwise. */
+export const turnRight = (a: Vec): Vec => [a[1], -a[0]]
+/** a moved by `amount` along `direction`. */
+export const along = (a: Vec, direction: Vec, amount: number): Vec => [
+  a[0] + direction[0] * amount,
+  a[1] + direction[1] * amount,
+]

@@ -1,0 +1,101 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyFoot } from '../foot/any-foot'
+import { readFoot } from '../foot/measurements'
+import { footOutline } from '../foot/outline'
+import { nearestStation, placeAt } from '../geometry/track'
+import { distance } from '../geometry/vector'
+import type { FootInput } from '../records/foot'
+import { resolveFit } from '../shoe/fit'
+import { layRims } from '../shoe/rims'
+import { placeHoles, resolveNails } from './holes'
+
+const WIDTH = 20
+
+function holesOf(input: FootInput, width = WIDTH, fit: Parameters<typeof resolveFit>[0] = 'general') {
+  const read = readFoot(input)
+  if (!read.ok) throw new Error(JSON.stringify(read.problems))
+  const { foot } = read.value
+  const outline = footOutline(foot)
+  const rims = layRims(outline, resolveFit(fit, foot), width, width / 2)
+  const section = { shape: 'flat', width, thickness: 8, material: 'steel' } as const
+  return { foot, outline, rims, holes: placeHoles(foot, outline, rims, section, resolveNails(undefined)) }
+}
+
+describe('placeHoles, for any foot', () => {
+  it('lays every hole within the web with steel on both sides', () => {
+    fc.assert(
+      fc.property(anyFoot, (input) => {
+        const { rims, holes } = holesOf(input)
+        for (const hole of holes) {
+          const toRim = distance(placeAt(rims.outer, nearestStation(rims.outer, [hole.x, hole.y])).point, [
+            hole.x,
+            hole.y,
+          ])
+          expect(toRim).toBeGreaterThan(4)
+          expect(toRim).toBeLessThan(WIDTH - 4)
+          expect(toRim).toBeCloseTo(hole.inset, 0)
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('counts from the toe back, ahead of the bend of its own quarter, on its own side', () => {
+    fc.assert(
+      fc.property(anyFoot, (input) => {
+        const { foot, holes } = holesOf(input)
+        for (const branch of ['lateral', 'medial'] as const) {
+          const own = holes.filter((hole) => hole.branch === branch)
+          const sign = branch === 'lateral' ? 1 : -1
+          expect(own.map((hole) => hole.number)).toEqual([1, 2, 3, 4])
+          for (const hole of own) expect(hole.x * sign).toBeGreaterThan(0)
+          for (let i = 1; i < own.length; i++) expect(own[i]!.y).toBeLessThan(own[i - 1]!.y)
+          // Sound feet: nothing behind the widest part of that side.
+          expect(own[3]!.y).toBeGreaterThan((sign * foot.quarterLead) / 2 - 1)
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  it('lies over the outer edge of the white line wherever the web reaches it', () => {
+    fc.assert(
+      fc.property(anyFoot, (input) => {
+        const { foot, holes } = holesOf(input)
+        for (const hole of holes) {
+          if (!hole.heldByWeb) expect(Math.abs(hole.insideWall - foot.wallThickness)).toBeLessThanOrEqual(0.5)
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+})
+
+describe('a web that cannot reach', () => {
+  const foot: FootInput = {
+    side: 'RH',
+    width: 130,
+    length: 130,
+    heelWidth: 90,
+    toeAngle: 52,
+    wallThickness: 14,
+  }
+
+  it('holds the holes as coarse as it can and says so', () => {
+    const { holes } = holesOf(foot, 15)
+    for (const hole of holes) {
+      expect(hole.heldByWeb).toBe(true)
+      expect(hole.inset).toBe(15 - 4.5)
+      expect(hole.insideWall).toBeCloseTo(10.5, 1)
+    }
+  })
+
+  it('reckons in a toe that is set back: the same inset lies deeper in the foot', () => {
+    const level = holesOf({ ...foot, wallThickness: 4 })
+    const back = holesOf({ ...foot, wallThickness: 4 }, WIDTH, { toeSetBack: 10 })
+    expect(back.holes[0]!.insideWall).toBeGreaterThan(level.holes[0]!.insideWall + 2)
+    // At the bend of the quarter nothing is set back any more.
+    expect(back.holes[3]!.insideWall).toBeCloseTo(level.holes[3]!.insideWall, 1)
+  })
+})

@@ -1,0 +1,133 @@
+import type { Caution } from './cautions/caution'
+import { collectCautions } from './cautions/cautions'
+import type { FootFigureKey } from './foot/figures'
+import { landmarks, type Landmarks } from './foot/landmarks'
+import { readFoot, type Foot } from './foot/measurements'
+import { footOutline } from './foot/outline'
+import { placeAt, trackLength } from './geometry/track'
+import type { Vec } from './geometry/vector'
+import { toeStation, workIron, type Iron } from './iron/iron'
+import { checkNails, placeHoles, resolveNails } from './nails/holes'
+import { judgeNails, type Nail } from './nails/nails'
+import { ProblemError, type Problem } from './problem'
+import type { FootInput } from './records/foot'
+import type { ShoeInput, WorkshopInput } from './records/shoe'
+import { suggestSection, type SuggestedSection } from './shoe/common-sections'
+import { checkFit, resolveFit, type Fit } from './shoe/fit'
+import { plainProfile, type Profile } from './shoe/profile'
+import { layRims, shoeBody, type Rims } from './shoe/rims'
+import { centroidFromOuter, checkSection } from './shoe/section'
+import { checkWorkshop, resolveWorkshop } from './workshop'
+
+/** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
+export interface Plan {
+  /** The foot with its defaults, and which figures are defaults. */
+  foot: Foot
+  assumed: FootFigureKey[]
+  fit: Fit
+  /** Lines in the foot's frame, walked from the lateral to the medial heel; `body` is the shoe, closed. */
+  outline: {
+    foot: readonly Vec[]
+    outer: readonly Vec[]
+    inner: readonly Vec[]
+    centreline: readonly Vec[]
+    body: readonly Vec[]
+  }
+  landmarks: Landmarks
+  profile: Profile
+  iron: Iron
+  suggestion: SuggestedSection
+  nails: Nail[]
+  cautions: Caution[]
+}
+
+/**
+ * From a foot and a shoe to iron, nails and cautions: the one way through.
+ *
+ * @throws ProblemError with every figure that is missing or not possible
+ */
+export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: WorkshopInput = {}): Plan {
+  const workshop = resolveWorkshop(workshopInput)
+  const nailPlan = resolveNails(shoe.nails)
+  const problems: Problem[] = [
+    ...checkSection(shoe.section),
+    ...checkModifications(shoe),
+    ...checkNails(nailPlan),
+    ...checkWorkshop(workshop),
+  ]
+  const read = readFoot(footInput)
+  if (!read.ok) throw new ProblemError([...read.problems, ...problems])
+  const { foot, assumed, questions } = read.value
+  const fit = resolveFit(shoe.fit, foot)
+  problems.push(...checkFit(fit, foot))
+  if (problems.length > 0) throw new ProblemError(problems)
+
+  const { section } = shoe
+  const outline = footOutline(foot)
+  const rims = layRims(outline, fit, section.width, centroidFromOuter(section))
+  if (trackLength(rims.inner) < trackLength(rims.outer) / 4)
+    throw new ProblemError([tooWide(section.width, foot)])
+  if (branchesMeet(rims)) throw new ProblemError([meeting(fit)])
+  const profile = plainProfile(rims, toeStation(rims), section)
+  const holes = placeHoles(foot, outline, rims, section, nailPlan)
+  const nails = judgeNails(foot, outline, holes, workshop)
+  const iron = workIron(foot, section, rims, profile, holes, workshop)
+  const marks = landmarks(foot, outline)
+  const suggestion = suggestSection(foot, fit.name)
+  return {
+    foot,
+    assumed,
+    fit,
+    outline: {
+      foot: outline.track.points,
+      outer: rims.outer.points,
+      inner: rims.inner.points,
+      centreline: rims.centreline.points,
+      body: shoeBody(rims, section.width),
+    },
+    landmarks: marks,
+    profile,
+    iron,
+    suggestion,
+    nails,
+    cautions: collectCautions({
+      foot,
+      questions,
+      landmarks: marks,
+      section,
+      suggestion,
+      fit,
+      rims,
+      iron,
+      nails,
+    }),
+  }
+}
+
+/** No modification is known yet; one that is asked for is refused by name, not dropped. */
+function checkModifications(shoe: ShoeInput): Problem[] {
+  return (shoe.modifications ?? []).map(({ kind }, i) => ({
+    path: `shoe.modifications.${i}.kind`,
+    message: `“${kind}” is not a modification that can be planned`,
+  }))
+}
+
+/** Least room between the two heel ends, mm: less and the branches of an open shoe lie on each other. */
+const HEEL_GAP = 2
+
+/** The inner corners of the heels, lateral first: they must not pass each other. */
+function branchesMeet({ inner }: Rims): boolean {
+  const lateral = placeAt(inner, 0).point
+  const medial = placeAt(inner, trackLength(inner)).point
+  return lateral[0] - medial[0] < HEEL_GAP
+}
+
+const meeting = (fit: Fit): Problem => ({
+  path: 'shoe.fit.heelLength',
+  message: `Branch behind the buttress: with ${Math.round(fit.heelLength)} mm the two branches meet; end them sooner or take a narrower bar`,
+})
+
+const tooWide = (width: number, foot: Foot): Problem => ({
+  path: 'shoe.section.width',
+  message: `Bar width: ${Math.round(width)} mm leaves no opening in a foot ${Math.round(foot.width)} mm wide`,
+})

@@ -1,0 +1,91 @@
+import * as z from 'zod'
+import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
+import { animalSchema, footSchema, sideSchema } from './foot'
+import { shoeSchema, workshopSchema } from './shoe'
+
+const name = lineSchema.min(1, 'A name is needed')
+const stored = { id: idSchema, version: versionSchema, createdAt: stampSchema, updatedAt: stampSchema }
+
+export const ownerSchema = z
+  .object({
+    ...stored,
+    name,
+    phone: lineSchema.default(''),
+    email: z.union([z.email('An e-mail address looks like name@place.example'), z.literal('')]).default(''),
+    place: lineSchema.default(''),
+    notes: textSchema.default(''),
+    archived: z.boolean().default(false),
+  })
+  .strict()
+
+export const horseSchema = z
+  .object({
+    ...stored,
+    ownerId: idSchema.nullable().default(null),
+    name,
+    animal: animalSchema.default('horse'),
+    work: lineSchema.default(''),
+    going: lineSchema.default(''),
+    living: lineSchema.default(''),
+    place: lineSchema.default(''),
+    cycleWeeks: z
+      .number()
+      .int()
+      .min(2, 'A cycle lasts 2 to 16 weeks')
+      .max(16, 'A cycle lasts 2 to 16 weeks')
+      .default(7),
+    notes: textSchema.default(''),
+    archived: z.boolean().default(false),
+  })
+  .strict()
+
+export const VISIT_STATES = ['open', 'done'] as const
+
+export const visitSchema = z
+  .object({
+    ...stored,
+    horseId: idSchema,
+    date: daySchema,
+    state: z.enum(VISIT_STATES).default('open'),
+    notes: textSchema.default(''),
+    archived: z.boolean().default(false),
+  })
+  .strict()
+
+/** The measurements of one foot at one visit. */
+export const footRecordSchema = z
+  .object({
+    ...stored,
+    visitId: idSchema,
+    side: sideSchema,
+    foot: footSchema,
+    /** The pattern that was made at this visit. */
+    patternId: idSchema.nullable().default(null),
+    notes: textSchema.default(''),
+  })
+  .strict()
+
+/** A design for one foot of one horse. The server adds the snapshot of its result. */
+export const patternSchema = z
+  .object({
+    ...stored,
+    horseId: idSchema,
+    side: sideSchema,
+    name,
+    visitId: idSchema.nullable().default(null),
+    foot: footSchema,
+    shoe: shoeSchema,
+    workshop: workshopSchema.default({}),
+    notes: textSchema.default(''),
+    archived: z.boolean().default(false),
+  })
+  .strict()
+
+export const workshopRecordSchema = z.object({ ...stored, figures: workshopSchema }).strict()
+
+export type Owner = z.infer<typeof ownerSchema>
+export type Horse = z.infer<typeof horseSchema>
+export type Visit = z.infer<typeof visitSchema>
+export type FootRecord = z.infer<typeof footRecordSchema>
+export type Pattern = z.infer<typeof patternSchema>
+export type WorkshopRecord = z.infer<typeof workshopRecordSchema>

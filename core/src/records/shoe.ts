@@ -1,0 +1,69 @@
+import * as z from 'zod'
+
+export const SECTION_SHAPES = ['flat', 'concave', 'half-round'] as const
+export const MATERIALS = ['steel', 'aluminium'] as const
+export const FIT_NAMES = ['flush', 'general', 'supportive', 'conservative', 'slide'] as const
+
+const mm = z.number().describe('mm')
+
+export const sectionSchema = z
+  .object({
+    shape: z.enum(SECTION_SHAPES),
+    width: mm,
+    thickness: mm,
+    material: z.enum(MATERIALS),
+  })
+  .strict()
+
+/** The numbers behind a fit; those left out come from the general fit. */
+export const fitNumbersSchema = z
+  .object({
+    spread: mm.optional().describe('how far the rim stands outside the wall at the buttress, mm'),
+    heelLength: mm
+      .optional()
+      .describe('how far the branch goes on behind the buttress, mm; minus ends before it'),
+    toeSetBack: mm.optional().describe('how far the toe of the rim is set back under the wall, mm'),
+  })
+  .strict()
+
+const drivenSchema = z.array(z.number().int()).describe('numbers of the holes that get a nail, 1 at the toe')
+
+/** A plain list of driven holes, or the list with the count of holes beside it. */
+const branchNailsSchema = z.union([
+  drivenSchema,
+  z
+    .object({
+      holes: z.number().int().optional().describe('holes in this branch'),
+      driven: drivenSchema.optional(),
+    })
+    .strict(),
+])
+
+export const shoeSchema = z
+  .object({
+    section: sectionSchema,
+    fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
+    modifications: z.array(z.object({ kind: z.string() }).loose()).optional(),
+    nails: z
+      .object({ lateral: branchNailsSchema.optional(), medial: branchNailsSchema.optional() })
+      .strict()
+      .optional(),
+  })
+  .strict()
+
+/** How this workshop works: figures that are the same for every shoe it makes. */
+export const workshopSchema = z
+  .object({
+    scaleLoss: mm.optional().describe('bar lost to scale and dressing on one shoe, mm'),
+    correction: mm.optional().describe('what this workshop adds to every cut, mm; may be minus'),
+    turningRadius: mm.optional().describe('radius of the arc along which a nail turns outward, mm'),
+  })
+  .strict()
+
+export type Section = z.infer<typeof sectionSchema>
+export type SectionShape = Section['shape']
+export type Material = Section['material']
+export type FitName = (typeof FIT_NAMES)[number]
+export type FitNumbers = z.infer<typeof fitNumbersSchema>
+export type ShoeInput = z.infer<typeof shoeSchema>
+export type WorkshopInput = z.infer<typeof workshopSchema>

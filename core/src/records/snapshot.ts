@@ -1,0 +1,43 @@
+import type { Plan } from '../plan'
+import type { Vec } from '../geometry/vector'
+
+/** What a pattern came to on the day it was saved, kept for the record: lines to 0.1 mm. */
+export interface Snapshot {
+  cutLength: number
+  centrelineLength: number
+  weight: number
+  marks: Plan['iron']['marks']
+  nails: Pick<Plan['nails'][number], 'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict'>[]
+  cautions: Pick<Plan['cautions'][number], 'code' | 'severity' | 'title'>[]
+  outline: { foot: readonly Vec[]; body: readonly Vec[] }
+}
+
+/** The part of a plan that is stored with a pattern. */
+export function snapshotOf(plan: Plan): Snapshot {
+  const { iron, nails, cautions, outline } = plan
+  return {
+    cutLength: round(iron.cutLength, 2),
+    centrelineLength: round(iron.centrelineLength, 2),
+    weight: round(iron.weight, 1),
+    marks: iron.marks.map((mark) => ({
+      ...mark,
+      fromMiddle: round(mark.fromMiddle, 2),
+      fromEnd: round(mark.fromEnd, 2),
+    })),
+    nails: nails.map(({ branch, number, x, y, driven, exitHeight, verdict }) => ({
+      branch,
+      number,
+      x: round(x, 2),
+      y: round(y, 2),
+      driven,
+      exitHeight: round(exitHeight, 1),
+      verdict,
+    })),
+    cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),
+    outline: { foot: roundLine(outline.foot), body: roundLine(outline.body) },
+  }
+}
+
+/** Adding 0 turns -0, which JSON does not know, into 0. */
+const round = (value: number, digits: number): number => Number(value.toFixed(digits)) + 0
+const roundLine = (line: readonly Vec[]): Vec[] => line.map(([x, y]) => [round(x, 1), round(y, 1)])

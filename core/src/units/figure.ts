@@ -1,0 +1,15 @@
+import { formatAngle } from './angle'
+import { formatLength, type LengthStyle } from './length'
+
+/** What a number means: a length in mm, an angle in degrees, or a plain number. */
+export type FigureKind = 'length' | 'angle' | 'number'
+
+/** Millimetres, for messages that leave the core; a screen writes them again in its own unit. */
+export const PLAIN: LengthStyle = { unit: 'mm', denominator: 16 }
+
+/** Writes a figure of any kind. */
+export function formatFigure(value: number, kind: FigureKind, style: LengthStyle = PLAIN): string {
+  if (kind === 'length') return formatLength(value, style)
+  if (kind === 'angle') return formatAngle(value)
+  return String(Number(value.toFixed(2)))
+}

@@ -1,0 +1,73 @@
+// In Chromium: from a pointer's move to the painted drawing, and what the first load downloads.
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM } from './support/chromium'
+import { typeFive } from './support/fixtures'
+import { TestServer } from './support/server'
+
+const server = await TestServer.start()
+const browser = await chromium.launch(CHROMIUM)
+
+async function firstLoad(path: string): Promise<string> {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const network = await page.context().newCDPSession(page)
+  let bytes = 0
+  await network.send('Network.enable')
+  network.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength))
+  await page.goto(server.url + path, { waitUntil: 'networkidle' })
+  await page.close()
+  return `${Math.round(bytes / 1000)} kB`
+}
+
+/** Drags a handle and times each move of the pointer, from its arrival in the page to the end of the frame's paint. */
+async function dragTimes(page: Page, handle: string, moves: number): Promise<number[]> {
+  await page.evaluate((handle) => {
+    const shoe = document.querySelector('path.shoe')!
+    const times: number[] = []
+    Object.assign(window, { times })
+    document.querySelector(`[data-handle="${handle}"]`)!.addEventListener('pointermove', () => {
+      const start = performance.now()
+      const before = shoe.getAttribute('d')
+      requestAnimationFrame(() => {
+        // A message posted in a frame's callback arrives once its style, layout and paint are done.
+        const { port1, port2 } = new MessageChannel()
+        port1.onmessage = () => {
+          // Counted only if this frame shows the moved shoe.
+          if (shoe.getAttribute('d') !== before) times.push(performance.now() - start)
+        }
+        port2.postMessage(0)
+      })
+    })
+  }, handle)
+  const box = (await page.locator(`[data-handle="${handle}"] .knob`).boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let i = 1; i <= moves; i++) await page.mouse.move(x + 12 * Math.sin(i / 3), y)
+  await page.mouse.up()
+  const times = await page.evaluate(() => (window as unknown as { times: number[] }).times)
+  if (times.length < moves * 0.8)
+    throw new Error(`Only ${times.length} of ${moves} moves were in the frame after them`)
+  return times.slice(moves / 10).sort((a, b) => a - b)
+}
+
+try {
+  console.log(
+    `first load, Round: ${await firstLoad('/round')} (aim: under 250 kB, compressed, fonts and data included)`,
+  )
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  // The runner's compiler marks functions with this helper, which the page does not have.
+  await page.addInitScript('globalThis.__name = (f) => f')
+  await page.goto(`${server.url}/round`)
+  await page.getByRole('button', { name: 'Start visit' }).first().click()
+  await page.getByText('Type the five measurements').waitFor()
+  await typeFive(page)
+  console.log(`first load, Bench: ${await firstLoad(new URL(page.url()).pathname)}`)
+  const times = await dragTimes(page, 'width-outer', 200)
+  const at = (share: number) => times[Math.floor(times.length * share)]!.toFixed(1)
+  console.log(
+    `pointer move to painted drawing: median ${at(0.5)} ms, p95 ${at(0.95)} ms (aim: median under 16 ms)`,
+  )
+} finally {
+  await browser.close()
+  await server.stop()
+}

@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { TestServer } from './server'
+
+/** Tests with a server for the file's worker and what every screen test needs. */
+export const test = base.extend<{ open: (path: string) => Promise<void> }, { server: TestServer }>({
+  server: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright reads the fixtures' names from this pattern
+    async ({}, use) => {
+      const server = await TestServer.start()
+      await use(server)
+      await server.stop()
+    },
+    { scope: 'worker' },
+  ],
+  open: async ({ page, server }, use) => {
+    const faults: string[] = []
+    page.on('pageerror', (error) => faults.push(error.message))
+    page.on('console', (message) => {
+      // The browser itself reports a refused request; the screen has to deal with it.
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        faults.push(message.text())
+    })
+    await use((path) => page.goto(server.url + path).then(() => undefined))
+    expect(faults).toEqual([])
+  },
+})
+
+export { expect }
+
+/** Starts or goes on with the visit of a horse, from the Stable. */
+export async function openBench(page: Page, horse: string): Promise<void> {
+  await page.getByRole('link', { name: 'Stable' }).click()
+  await page.getByRole('searchbox', { name: 'Find a horse' }).fill(horse)
+  await page.getByRole('list', { name: 'Horses' }).getByRole('link', { name: horse }).click()
+  await page.getByRole('button', { name: 'Start visit' }).click()
+  await expect(page).toHaveURL(/\/bench\/[0-9a-f-]+\/LF$/)
+  await expect(page.getByRole('radiogroup', { name: 'Foot' })).toBeVisible()
+}
+
+/** The field of a figure. */
+export const field = (page: Page, key: string): Locator => page.locator(`input[data-field="${key}"]`)
+
+export const FIVE: [key: string, text: string][] = [
+  ['width', '5'],
+  ['length', '5'],
+  ['heelWidth', '3 1/2'],
+  ['toeAngle', '52'],
+  ['wallThickness', '3/8'],
+]
+
+/** Types the five measurements of a 5 x 5 in foot. */
+export async function typeFive(page: Page): Promise<void> {
+  for (const [key, text] of FIVE) await field(page, key).fill(text)
+  await expect(page.getByTestId('cut')).toBeVisible()
+}
+
+/** The cut as it is read, `12"`. */
+export const cut = (page: Page): Promise<string | null> => page.getByTestId('cut').getAttribute('aria-label')
+
+/** Saves what is on the bench, under a name where one is asked for. */
+export async function savePattern(page: Page, name?: string): Promise<void> {
+  await page.keyboard.press('Control+s')
+  const dialog = page.getByRole('dialog', { name: 'Save pattern' })
+  if (name) await dialog.getByLabel('Name').fill(name)
+  await dialog.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(dialog).toBeHidden()
+}
+
+/** No fault that axe knows of, on the screen as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+    .analyze()
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([])
+}

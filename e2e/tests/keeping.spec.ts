@@ -1,0 +1,166 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Page } from '@playwright/test'
+import { TestServer } from '../support/server'
+import {
+  cut,
+  expect,
+  expectAccessible,
+  field,
+  openBench,
+  savePattern,
+  test,
+  typeFive,
+} from '../support/fixtures'
+
+test.describe('nothing is lost', () => {
+  test('unsaved work survives a reload, wrong figures and all, and each foot keeps its own', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Quiver')
+    await typeFive(page)
+    await page.getByRole('radio', { name: 'right hind' }).click()
+    await field(page, 'width').fill('4 quarters')
+    await page.waitForTimeout(250)
+    await page.reload()
+    await expect(field(page, 'width')).toHaveValue('4 quarters')
+    await page.getByRole('radio', { name: /left fore, not saved/ }).click()
+    await expect(field(page, 'heelWidth')).toHaveValue('3 1/2"')
+    await expect(page.getByTestId('cut')).toBeVisible()
+  })
+
+  test('two windows save the same foot: the second is asked, and neither loses anything', async ({
+    browser,
+    server,
+  }) => {
+    const windows = await Promise.all([0, 1].map(async () => (await browser.newContext()).newPage()))
+    const [one, two] = windows as [Page, Page]
+    await one.goto(`${server.url}/round`)
+    await openBench(one, 'Sandpiper')
+    await two.goto(one.url())
+    await typeFive(one)
+    await typeFive(two)
+    await field(two, 'width').fill('5 1/4')
+    await savePattern(one, 'From the truck')
+    await expect(one.getByText('Saved: From the truck')).toBeVisible()
+
+    await savePattern(two, 'From the tablet')
+    const asked = two.getByRole('dialog', { name: 'Changed in another window' })
+    await expect(asked).toBeVisible()
+    await expectAccessible(two)
+    // The pattern first: put on top of the other version, which stays in its history.
+    await asked.getByRole('button', { name: 'Save mine' }).click()
+    // Then the foot, whose width differs: both figures are shown.
+    await expect(asked.getByRole('row', { name: /Width 5 1\/4" 5"/ })).toBeVisible()
+    await asked.getByRole('button', { name: 'Save mine' }).click()
+    await expect(two.getByText('Saved: From the tablet')).toBeVisible()
+
+    const page = await two.evaluate(async () => {
+      const id = location.pathname.split('/')[2]
+      return (await fetch(`/api/visits/${id}/page`)).json()
+    })
+    const record = page.footRecords.find((r: { side: string }) => r.side === 'LF')
+    expect(record.foot.width).toBeCloseTo(133.35, 6)
+    const versions = await two.evaluate(
+      async (id) => (await fetch(`/api/patterns/${id}/versions`)).json(),
+      record.patternId as string,
+    )
+    expect(versions.map((v: { name: string }) => v.name)).toEqual(
+      expect.arrayContaining(['From the tablet', 'From the truck']),
+    )
+
+    // And the other way: the first window takes what stands there now.
+    await field(one, 'length').fill('5 1/8')
+    await savePattern(one)
+    await one.getByRole('dialog').getByRole('button', { name: 'Take theirs' }).click()
+    await expect(field(one, 'width')).toHaveValue('5 1/4"')
+    await Promise.all(windows.map((window) => window.context().close()))
+  })
+
+  test('the server killed in the middle of saving and started again: nothing is lost', async ({ page }) => {
+    const server = await TestServer.start()
+    try {
+      await page.goto(`${server.url}/round`)
+      await openBench(page, 'Lantern')
+      await typeFive(page)
+      await savePattern(page, 'Before the cut')
+      await expect(page.getByText('Saved: Before the cut')).toBeVisible()
+      const first = await cut(page)
+
+      // Every change is saved at once, as fast as it goes, and the power fails among them.
+      const visitId = new URL(page.url()).pathname.split('/')[2]!
+      const answered = page.evaluate(async (id) => {
+        const { horse } = await (await fetch(`/api/visits/${id}/page`)).json()
+        let last = 0
+        let { version } = horse
+        try {
+          for (let i = 1; i < 5_000; i++) {
+            const body = JSON.stringify({ ...horse, version, notes: `note ${i}` })
+            const sent = await fetch(`/api/horses/${horse.id}`, {
+              method: 'PUT',
+              headers: { 'content-type': 'application/json' },
+              body,
+            })
+            if (!sent.ok) break
+            version = (await sent.json()).version
+            last = i
+          }
+        } catch {
+          // The server is gone.
+        }
+        return { last, horseId: horse.id as string }
+      }, visitId)
+      await page.waitForTimeout(400)
+      await server.kill()
+      const { last, horseId } = await answered
+      expect(last).toBeGreaterThan(3)
+
+      // What is done now cannot be saved: it is kept, and said.
+      await field(page, 'width').fill('5 1/4')
+      await savePattern(page)
+      await expect(page.getByText('The server does not answer')).toBeVisible()
+      await page.waitForTimeout(250)
+
+      await server.run()
+      const health = await (await fetch(`${server.url}/api/health`)).json()
+      expect(health).toMatchObject({ status: 'ok', integrity: 'ok' })
+      const horse = await (await fetch(`${server.url}/api/horses/${horseId}`)).json()
+      // Everything that was answered is there; at most the one in flight beside it.
+      expect([`note ${last}`, `note ${last + 1}`]).toContain(horse.notes)
+
+      await page.reload()
+      await expect(field(page, 'width')).toHaveValue('5 1/4"')
+      await expect.poll(() => cut(page)).not.toBe(first)
+      await savePattern(page)
+      await expect(page.getByText('Saved: Before the cut')).toBeVisible()
+    } finally {
+      await server.stop()
+    }
+  })
+
+  test('backup and restore by command, and a graceful stop', async () => {
+    const server = await TestServer.start()
+    try {
+      const file = join(server.dataFolder, 'copy.sqlite')
+      server.command('backup', file)
+      expect(existsSync(file)).toBe(true)
+      const horses = await (await fetch(`${server.url}/api/horses`)).json()
+      const gone = { ...horses[0], archived: true }
+      for (const extra of ['ownerName', 'lastVisit', 'due']) delete gone[extra]
+      await fetch(`${server.url}/api/horses/${gone.id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(gone),
+      })
+      expect(() => server.command('restore', file)).toThrow('in use')
+      expect(await server.kill('SIGTERM')).toBe(0)
+      server.command('restore', file)
+      await server.run()
+      expect(await (await fetch(`${server.url}/api/horses`)).json()).toHaveLength(horses.length)
+    } finally {
+      await server.stop()
+    }
+  })
+})

@@ -1,0 +1,83 @@
+import js from '@eslint/js'
+import angular from 'angular-eslint'
+import prettier from 'eslint-config-prettier'
+import tseslint from 'typescript-eslint'
+
+/** Imports that would turn the house's arrows round. */
+const forbid = (...groups) => ({
+  'no-restricted-imports': ['error', { patterns: groups.map(([group, message]) => ({ group, message })) }],
+})
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '**/node_modules/', '**/.angular/', '**/test-results/', 'data/'] },
+  {
+    files: ['**/*.mjs'],
+    extends: [js.configs.recommended],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        performance: 'readonly',
+      },
+    },
+  },
+  {
+    files: ['**/*.ts'],
+    extends: [js.configs.recommended, ...tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      // Angular hands its validators round as values.
+      '@typescript-eslint/unbound-method': ['error', { ignoreStatic: true }],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    // Arrows point one way: core imports nothing of the others', geometry knows no hoof, foot knows no shoe.
+    files: ['core/src/**/*.ts'],
+    rules: forbid([
+      ['@crescent/*', '@angular/*', 'express', 'node:*'],
+      'core has no interface, input or output',
+    ]),
+  },
+  {
+    files: ['core/src/geometry/**/*.ts'],
+    rules: forbid([
+      ['../foot/*', '../shoe/*', '../nails/*', '../iron/*', '../records/*'],
+      'geometry knows no hoof',
+    ]),
+  },
+  {
+    files: ['core/src/foot/**/*.ts'],
+    rules: forbid([['../shoe/*', '../nails/*', '../iron/*'], 'foot knows no shoe']),
+  },
+  {
+    files: ['web/src/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: forbid([
+      ['@crescent/core/*', 'zod'],
+      'screens use the front door of core; schemas stay at the server',
+    ]),
+  },
+  {
+    files: ['web/src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['**/*.spec.ts', 'e2e/**/*.ts', 'server/src/testing.ts'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-unsafe-return': 'off',
+    },
+  },
+  prettier,
+)

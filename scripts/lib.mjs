@@ -1,0 +1,75 @@
+// What start, test, dev and bench share: making sure that everything needed is there.
+import { spawn, spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = dirname(dirname(fileURLToPath(import.meta.url)))
+export const CHROMIUM = '/usr/bin/chromium'
+const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
+
+/** Runs a command to its end and returns whether it went well. */
+export function run(command, args, options = {}) {
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options })
+  return status === 0
+}
+
+/** Runs a command and gives up with its fault when it fails. */
+export function must(command, args, options = {}) {
+  if (!run(command, args, options)) {
+    console.error(`\nFailed: ${command} ${args.join(' ')}`)
+    process.exit(1)
+  }
+}
+
+/** Installs the packages where they are missing or older than the lock file. */
+export function ensurePackages() {
+  const installed = join(root, 'node_modules/.package-lock.json')
+  const wanted = join(root, 'package-lock.json')
+  if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(wanted).mtimeMs) return
+  console.log('Installing packages (a few minutes the first time: the database engine is compiled here)')
+  must(npm, ['ci', '--no-audit', '--no-fund'])
+}
+
+/** Installs Debian's Chromium where there is none. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return
+  console.log('Installing Chromium for the browser tests')
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo']
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args]
+    must(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+  }
+  apt('update', '-qq')
+  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium')
+}
+
+/** Newest change below a folder, in ms. */
+function newest(folder) {
+  let latest = 0
+  for (const entry of readdirSync(folder, { withFileTypes: true, recursive: true })) {
+    if (!entry.isFile() || /\.spec\.ts$/.test(entry.name)) continue
+    latest = Math.max(latest, statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs)
+  }
+  return latest
+}
+
+/** Builds server and screens where a source is newer than what was built. */
+export function ensureBuilt() {
+  const core = newest(join(root, 'core/src'))
+  const stale = (built, ...sources) =>
+    !existsSync(built) || statSync(built).mtimeMs < Math.max(core, ...sources)
+  if (stale(join(root, 'server/dist/main.js'), newest(join(root, 'server/src'))))
+    must(npm, ['run', 'build', '-w', 'server'])
+  const web = [newest(join(root, 'web/src')), statSync(join(root, 'web/angular.json')).mtimeMs]
+  if (stale(join(root, 'web/dist/browser/index.html'), ...web)) must(npm, ['run', 'build', '-w', 'web'])
+}
+
+/** Starts a long-running process that ends with this one. */
+export function start(command, args, options = {}) {
+  const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options })
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal))
+  return child
+}
+
+export { npm }

@@ -1,0 +1,11 @@
+// npm start: installs what is missing, builds, seeds the demo practice if there is no data, serves on one port.
+import { existsSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { ensureBuilt, ensurePackages, must, root, start } from './lib.mjs'
+
+ensurePackages()
+ensureBuilt()
+const env = { ...process.env, NODE_ENV: 'production', CRESCENT_LOG: process.env.CRESCENT_LOG ?? 'info' }
+const data = resolve(process.env.CRESCENT_DATA ?? join(root, 'data'))
+if (!existsSync(join(data, 'crescent.sqlite'))) must(process.execPath, ['server/dist/seed.js'], { env })
+start(process.execPath, ['server/dist/main.js'], { env }).on('exit', (code) => process.exit(code ?? 1))

@@ -1,0 +1,21 @@
+// Bundles the server and its commands with core into dist/; packages stay outside.
+import { cpSync, rmSync } from 'node:fs'
+import { build } from 'esbuild'
+
+rmSync('dist', { recursive: true, force: true })
+await build({
+  entryPoints: ['src/main.ts', 'src/commands/seed.ts', 'src/commands/backup.ts', 'src/commands/restore.ts'],
+  outdir: 'dist',
+  entryNames: '[name]',
+  bundle: true,
+  platform: 'node',
+  target: 'node20',
+  format: 'esm',
+  packages: 'external',
+  sourcemap: true,
+  alias: {
+    '@crescent/core': '../core/src/index.ts',
+    '@crescent/core/records/index': '../core/src/records/index.ts',
+  },
+})
+cpSync('src/database/migrations', 'dist/migrations', { recursive: true })

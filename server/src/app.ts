@@ -1,0 +1,82 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import { constants } from 'node:zlib'
+import compression from 'compression'
+import express, { type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import { pino, type Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import type { Config } from './config'
+import type { Practice } from './database/practice'
+import { answerError, noRoute } from './http/errors'
+import { describeRoutes } from './http/openapi'
+import { handler } from './http/route'
+import { routes } from './routes'
+
+/** The whole server as an Express application: the API under /api, the screens everywhere else. */
+export function makeApp(
+  practice: Practice,
+  config: Config,
+  log: Logger = pino({ level: config.logLevel }),
+): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:'],
+          // Served over plain http on this machine: nothing to upgrade to.
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  )
+  // For one farrier on one machine a tighter packing is worth its milliseconds.
+  app.use(compression({ level: 9, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } } }))
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }))
+
+  const api = express.Router()
+  // Enough for the quickest hand, not for a script gone wild.
+  api.use(rateLimit({ windowMs: 10_000, limit: 2_000, standardHeaders: 'draft-8', legacyHeaders: false }))
+  api.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store')
+    next()
+  })
+  const description = describeRoutes(routes)
+  api.get('/openapi.json', (_request, response) => void response.json(description))
+  for (const route of routes) {
+    const readJson = express.json({ limit: route.limit ?? '1mb' })
+    api[route.method](route.path, readJson, handler(route, practice, config.dataFolder))
+  }
+  api.use(noRoute)
+  app.use('/api', api)
+  serveScreens(app, config.webFolder)
+  app.use(noRoute)
+  app.use(answerError)
+  return app
+}
+
+/** Files with a hash in their name may be kept for ever; the page that names them must be asked for each time. */
+function serveScreens(app: Express, folder: string): void {
+  const page = join(folder, 'index.html')
+  if (!existsSync(page)) return
+  app.use(
+    express.static(folder, {
+      index: false,
+      setHeaders: (response, path) => {
+        const lasting = /-[A-Z0-9]{8}\.\w+$/.test(path)
+        response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
+      },
+    }),
+  )
+  app.get('/{*path}', (request, response, next) => {
+    if (!request.accepts('html')) return next()
+    response.setHeader('Cache-Control', 'no-cache')
+    response.sendFile(page)
+  })
+}

@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest'
+import { readConfig } from './config'
+import { describeRoutes } from './http/openapi'
+import { routes } from './routes'
+
+describe('readConfig', () => {
+  it('has usual values on this machine only', () => {
+    const config = readConfig({})
+    expect(config).toMatchObject({ host: '127.0.0.1', port: 4300, logLevel: 'info' })
+    expect(config.dataFolder).toMatch(/data$/)
+  })
+
+  it('takes the environment', () => {
+    expect(readConfig({ CRESCENT_PORT: '0', CRESCENT_DATA: '/srv/shoes' })).toMatchObject({
+      port: 0,
+      dataFolder: '/srv/shoes',
+    })
+  })
+
+  it.each(['http', '70000', '-1', '43.5'])('refuses the port %s and says the range', (port) => {
+    expect(() => readConfig({ CRESCENT_PORT: port })).toThrow('between 0 and 65535')
+  })
+})
+
+describe('describeRoutes', () => {
+  const described = describeRoutes(routes) as {
+    paths: Record<string, Record<string, { summary: string; parameters: { name: string; in: string }[] }>>
+  }
+
+  it('has every route once, each with its place in the address', () => {
+    const count = Object.values(described.paths).reduce(
+      (sum, methods) => sum + Object.keys(methods).length,
+      0,
+    )
+    expect(count).toBe(routes.length)
+    const versions = described.paths['/api/patterns/{id}/versions']!['get']!
+    expect(versions.parameters).toEqual([expect.objectContaining({ name: 'id', in: 'path' })])
+    for (const methods of Object.values(described.paths)) {
+      for (const route of Object.values(methods)) expect(route.summary.length).toBeGreaterThan(5)
+    }
+  })
+})

@@ -1,0 +1,47 @@
+import { mkdirSync, readdirSync, readFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import Database from 'better-sqlite3'
+
+export type Db = Database.Database
+
+/** The database file within a data folder. */
+export const databaseFile = (dataFolder: string): string => join(dataFolder, 'crescent.sqlite')
+
+/**
+ * Opens the database, makes its folder and brings its tables up to date.
+ *
+ * @throws Error when the file was written by a newer Crescent
+ */
+export function openDatabase(file: string): Db {
+  mkdirSync(dirname(file), { recursive: true })
+  const db = new Database(file)
+  db.pragma('journal_mode = WAL')
+  // FULL: once a save is answered it survives a power cut, not only a crash of this process.
+  db.pragma('synchronous = FULL')
+  db.pragma('foreign_keys = ON')
+  db.pragma('busy_timeout = 5000')
+  migrate(db)
+  return db
+}
+
+const MIGRATIONS = fileURLToPath(new URL('./migrations/', import.meta.url))
+
+/** Runs the numbered SQL files that this database has not seen, each in a transaction of its own. */
+function migrate(db: Db): void {
+  const files = readdirSync(MIGRATIONS)
+    .filter((name) => /^\d{3}-.*\.sql$/.test(name))
+    .sort()
+  const done = db.pragma('user_version', { simple: true }) as number
+  if (done > files.length) {
+    throw new Error(
+      `The database is at step ${done}, this Crescent knows only ${files.length}: use a newer one`,
+    )
+  }
+  files.slice(done).forEach((name, i) => {
+    db.transaction(() => {
+      db.exec(readFileSync(join(MIGRATIONS, name), 'utf8'))
+      db.pragma(`user_version = ${done + i + 1}`)
+    })()
+  })
+}

@@ -1,0 +1,64 @@
+import { planShoe, snapshotOf, type Pattern, type StoredPattern } from '@crescent/core'
+import type { Db } from './open'
+import { recordTable, sameContent } from './record-table'
+
+/** Queries on the pattern library. */
+export function patterns(db: Db) {
+  const table = recordTable<StoredPattern>(db, 'patterns', {
+    horseId: 'plain',
+    side: 'plain',
+    name: 'plain',
+    visitId: 'plain',
+    foot: 'json',
+    shoe: 'json',
+    workshop: 'json',
+    result: 'json',
+    notes: 'plain',
+    archived: 'flag',
+  })
+  const keepVersion = db.prepare(
+    `INSERT INTO pattern_versions (pattern_id, version, body, saved_at) VALUES (@id, @version, @body, @updatedAt)
+     ON CONFLICT DO NOTHING`,
+  )
+  const versionRows = db.prepare(
+    'SELECT body FROM pattern_versions WHERE pattern_id = ? ORDER BY version DESC',
+  )
+  const keep = (pattern: StoredPattern): StoredPattern => {
+    const { id, version, updatedAt } = pattern
+    keepVersion.run({ id, version, updatedAt, body: JSON.stringify(pattern) })
+    return pattern
+  }
+
+  return {
+    ...table,
+    /** The patterns of a horse, the newest first. */
+    ofHorse: (horseId: string): StoredPattern[] =>
+      table.list('horse_id = @horseId ORDER BY updated_at DESC', { horseId }),
+    /**
+     * Stores a design with a snapshot of its result, and keeps every version it ever had.
+     *
+     * @throws ProblemError when the design cannot be made
+     * @throws Conflict when somebody else changed it
+     */
+    save(pattern: Pattern): StoredPattern {
+      const stored = table.get(pattern.id)
+      // Renaming or archiving leaves the recorded result alone, even if today's computation would differ.
+      const unchanged = stored && sameContent(designOf(stored), designOf(pattern))
+      const result = unchanged
+        ? stored.result
+        : snapshotOf(planShoe(pattern.foot, pattern.shoe, pattern.workshop))
+      return keep(table.put({ ...pattern, result }))
+    },
+    bringIn: (pattern: StoredPattern): StoredPattern => keep(table.bringIn(pattern)),
+    /** Every state of a pattern, the newest first. */
+    versions: (id: string): StoredPattern[] =>
+      (versionRows.all(id) as { body: string }[]).map(({ body }) => JSON.parse(body) as StoredPattern),
+    /** Brings in an earlier state of a pattern that is here. */
+    bringInVersion(pattern: StoredPattern): void {
+      const { id, version, updatedAt } = pattern
+      keepVersion.run({ id, version, updatedAt, body: JSON.stringify(pattern) })
+    },
+  }
+}
+
+const designOf = ({ id, foot, shoe, workshop }: Pattern) => ({ id, version: 0, foot, shoe, workshop })

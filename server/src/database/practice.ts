@@ -1,0 +1,32 @@
+import { footRecords } from './foot-records'
+import { horses } from './horses'
+import { openDatabase, type Db } from './open'
+import { owners } from './owners'
+import { patterns } from './patterns'
+import { visits } from './visits'
+import { workshop } from './workshop'
+
+/** The stored practice: one set of queries a resource, on one open database. */
+export interface Practice {
+  db: Db
+  owners: ReturnType<typeof owners>
+  horses: ReturnType<typeof horses>
+  visits: ReturnType<typeof visits>
+  footRecords: ReturnType<typeof footRecords>
+  patterns: ReturnType<typeof patterns>
+  workshop: ReturnType<typeof workshop>
+}
+
+/** Opens the practice kept in a database file. */
+export function openPractice(file: string): Practice {
+  const db = openDatabase(file)
+  return {
+    db,
+    owners: owners(db),
+    horses: horses(db),
+    visits: visits(db),
+    footRecords: footRecords(db),
+    patterns: patterns(db),
+    workshop: workshop(db),
+  }
+}

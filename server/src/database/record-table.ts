@@ -1,0 +1,150 @@
+import { isDeepStrictEqual } from 'node:util'
+import type { Db } from './open'
+
+/** What every stored record has. */
+export interface Stored {
+  id: string
+  version: number
+  createdAt?: string | undefined
+  updatedAt?: string | undefined
+}
+
+/** Refused because the stored record is not the one that was changed. Carries what is stored. */
+export class Conflict extends Error {
+  constructor(readonly current: Stored | undefined) {
+    super('Changed elsewhere since it was read')
+    this.name = 'Conflict'
+  }
+}
+
+/** How a field is kept in its column. */
+export type FieldKind = 'plain' | 'flag' | 'json'
+
+export interface RecordTable<T extends Stored> {
+  get(id: string): T | undefined
+  /**
+   * Stores a record and returns it as stored. Version 0 makes a new one; otherwise the version must be the stored one.
+   * A repeat of a request that was already done answers what it answered then.
+   *
+   * @throws Conflict when somebody else changed it
+   */
+  put(record: T): T
+  /** Stores a record that is not here yet just as it was elsewhere: version and stamps stay. */
+  bringIn(record: T): T
+  /** All records, or those that a condition on columns picks. */
+  list(where?: string, parameters?: Record<string, unknown>): T[]
+  /** Turns a row of this table into its record. */
+  fromRow(row: Record<string, unknown>): T
+}
+
+/**
+ * The plain SQL of one table of versioned records. Fields are columns of the same name in snake case.
+ *
+ * @param derived columns worked out from the record when it is written, such as its search text
+ */
+export function recordTable<T extends Stored>(
+  db: Db,
+  table: string,
+  fields: Record<Exclude<keyof T & string, 'id' | 'version' | 'createdAt' | 'updatedAt'>, FieldKind>,
+  derived: Record<string, (record: T) => string> = {},
+): RecordTable<T> {
+  const kinds: [string, FieldKind][] = Object.entries<FieldKind>(fields)
+  const columns = [
+    'id',
+    'version',
+    ...kinds.map(([field]) => snake(field)),
+    ...Object.keys(derived),
+    'created_at',
+    'updated_at',
+  ]
+  const insert = db.prepare(
+    `INSERT INTO ${table} (${columns.join(', ')}) VALUES (${columns.map((c) => `@${c}`).join(', ')})`,
+  )
+  const update = db.prepare(
+    `UPDATE ${table} SET ${columns
+      .filter((c) => c !== 'id' && c !== 'created_at')
+      .map((c) => `${c} = @${c}`)
+      .join(', ')} WHERE id = @id`,
+  )
+  const select = db.prepare(`SELECT * FROM ${table} WHERE id = ?`)
+
+  const toRow = (record: T): Record<string, unknown> => ({
+    id: record.id,
+    version: record.version,
+    ...Object.fromEntries(kinds.map(([f, kind]) => [snake(f), encode(record[f as keyof T], kind)])),
+    ...Object.fromEntries(Object.entries(derived).map(([column, make]) => [column, make(record)])),
+    created_at: record.createdAt,
+    updated_at: record.updatedAt,
+  })
+  const fromRow = (row: Record<string, unknown>): T =>
+    ({
+      id: row['id'],
+      version: row['version'],
+      ...Object.fromEntries(kinds.map(([f, kind]) => [f, decode(row[snake(f)], kind)])),
+      createdAt: row['created_at'],
+      updatedAt: row['updated_at'],
+    }) as T
+  const get = (id: string): T | undefined => {
+    const row = select.get(id) as Record<string, unknown> | undefined
+    return row && fromRow(row)
+  }
+
+  return {
+    get,
+    fromRow,
+    list: (where = '1', parameters = {}) =>
+      (db.prepare(`SELECT * FROM ${table} WHERE ${where}`).all(parameters) as Record<string, unknown>[]).map(
+        fromRow,
+      ),
+    bringIn(record) {
+      const now = new Date().toISOString()
+      const brought = {
+        ...record,
+        version: Math.max(1, record.version),
+        createdAt: record.createdAt ?? now,
+        updatedAt: record.updatedAt ?? now,
+      }
+      insert.run(toRow(brought))
+      return brought
+    },
+    put(record) {
+      const now = new Date().toISOString()
+      const stored = get(record.id)
+      if (!stored) {
+        if (record.version !== 0) throw new Conflict(undefined)
+        const made = { ...record, version: 1, createdAt: now, updatedAt: now }
+        insert.run(toRow(made))
+        return made
+      }
+      if (stored.version === record.version + 1 && sameContent(stored, record)) return stored
+      if (stored.version !== record.version) throw new Conflict(stored)
+      const changed = { ...record, version: record.version + 1, createdAt: stored.createdAt, updatedAt: now }
+      update.run(toRow(changed))
+      return changed
+    },
+  }
+}
+
+/** The same but for version and stamps. */
+export function sameContent(a: Stored, b: Stored): boolean {
+  const content = (record: Stored) => {
+    const { version: _version, createdAt: _created, updatedAt: _updated, ...rest } = record
+    // Through JSON, so that a missing field and an undefined one are the same.
+    return JSON.parse(JSON.stringify(rest)) as unknown
+  }
+  return isDeepStrictEqual(content(a), content(b))
+}
+
+const snake = (field: string): string => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
+
+function encode(value: unknown, kind: FieldKind): unknown {
+  if (kind === 'json') return JSON.stringify(value)
+  if (kind === 'flag') return value ? 1 : 0
+  return value ?? null
+}
+
+function decode(value: unknown, kind: FieldKind): unknown {
+  if (kind === 'json') return JSON.parse(value as string)
+  if (kind === 'flag') return value === 1
+  return value
+}

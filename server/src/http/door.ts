@@ -1,0 +1,36 @@
+import type * as z from 'zod'
+
+/** One thing wrong with a request, as the answer lists it. */
+export interface RequestProblem {
+  path: string
+  message: string
+}
+
+/** The request cannot be taken; every problem is listed. */
+export class BadRequest extends Error {
+  constructor(readonly problems: RequestProblem[]) {
+    super(problems.map((problem) => `${problem.path}: ${problem.message}`).join('; '))
+    this.name = 'BadRequest'
+  }
+}
+
+/** There is no such record. */
+export class NotFound extends Error {
+  constructor(what: string) {
+    super(`There is no ${what} with this id`)
+    this.name = 'NotFound'
+  }
+}
+
+/**
+ * Reads what came in through its schema.
+ *
+ * @throws BadRequest with a path and a message for everything that does not fit
+ */
+export function read<S extends z.ZodType>(schema: S, value: unknown): z.output<S> {
+  const result = schema.safeParse(value)
+  if (result.success) return result.data
+  throw new BadRequest(
+    result.error.issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message })),
+  )
+}

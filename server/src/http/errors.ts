@@ -1,0 +1,46 @@
+import { ProblemError, type Refusal } from '@crescent/core'
+import type { ErrorRequestHandler, RequestHandler } from 'express'
+import { Conflict } from '../database/record-table'
+import { BadRequest, NotFound } from './door'
+
+/** Answers a request for something that no route serves. */
+export const noRoute: RequestHandler = (request, response) => {
+  const message = `Nothing is served at ${request.method} ${request.path}`
+  response.status(404).json({ errors: [{ path: '', message }] } satisfies Refusal)
+}
+
+/** Turns what was thrown into a status and a list of problems; what nobody foresaw is logged and not told. */
+export const answerError: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) return next(error)
+  const [status, body] = toAnswer(error)
+  if (status === 500) request.log?.error({ err: error }, 'request failed')
+  response.status(status).json(body)
+}
+
+function toAnswer(error: unknown): [number, Refusal] {
+  const one = (status: number, message: string): [number, Refusal] => [
+    status,
+    { errors: [{ path: '', message }] },
+  ]
+  if (error instanceof BadRequest) return [400, { errors: error.problems }]
+  if (error instanceof ProblemError) {
+    return [400, { errors: error.problems.map(({ path, message }) => ({ path, message })) }]
+  }
+  if (error instanceof NotFound) return one(404, error.message)
+  if (error instanceof Conflict) {
+    const message = error.current
+      ? 'Changed in another window since it was read'
+      : 'This record is not here any more'
+    return [409, { errors: [{ path: 'version', message }], current: error.current }]
+  }
+  if (isForeignKey(error)) return one(400, 'It points at a record that is not here')
+  const status = (error as { status?: unknown } | null)?.status
+  // Express's own readers: broken JSON, too large a body.
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return one(status, status === 413 ? 'Too large to be taken' : 'The request could not be read')
+  }
+  return one(500, 'Something went wrong here; nothing was stored')
+}
+
+const isForeignKey = (error: unknown): boolean =>
+  (error as { code?: unknown } | null)?.code === 'SQLITE_CONSTRAINT_FOREIGNKEY'

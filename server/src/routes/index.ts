@@ -1,0 +1,23 @@
+import type { Route } from '../http/route'
+import { healthRoutes } from './health'
+import { horseRoutes } from './horses'
+import { ownerRoutes } from './owners'
+import { patternRoutes } from './patterns'
+import { planRoutes } from './plan'
+import { roundRoutes } from './round'
+import { safekeepingRoutes } from './safekeeping'
+import { visitRoutes } from './visits'
+import { workshopRoutes } from './workshop'
+
+/** Every route; a new resource is one file and one line here. */
+export const routes: readonly Route[] = [
+  ...healthRoutes,
+  ...planRoutes,
+  ...roundRoutes,
+  ...ownerRoutes,
+  ...horseRoutes,
+  ...visitRoutes,
+  ...patternRoutes,
+  ...workshopRoutes,
+  ...safekeepingRoutes,
+]

@@ -1,0 +1,83 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { randomUUID } from 'node:crypto'
+import { pino } from 'pino'
+import type { Express } from 'express'
+import { makeApp } from './app'
+import { databaseFile } from './database/open'
+import { openPractice, type Practice } from './database/practice'
+
+/** For tests: a practice in a throwaway folder, and its application. */
+export interface Bed {
+  app: Express
+  practice: Practice
+  dataFolder: string
+  remove: () => void
+}
+
+export function makeBed(): Bed {
+  const dataFolder = mkdtempSync(join(tmpdir(), 'crescent-test-'))
+  const practice = openPractice(databaseFile(dataFolder))
+  const config = { dataFolder, host: '127.0.0.1', port: 0, webFolder: dataFolder, logLevel: 'silent' }
+  return {
+    app: makeApp(practice, config, pino({ level: 'silent' })),
+    practice,
+    dataFolder,
+    remove: () => {
+      practice.db.close()
+      rmSync(dataFolder, { recursive: true, force: true })
+    },
+  }
+}
+
+export const FOOT = {
+  side: 'LF',
+  width: 127,
+  length: 127,
+  heelWidth: 89,
+  toeAngle: 52,
+  wallThickness: 9.5,
+} as const
+export const SHOE = {
+  section: { shape: 'flat', width: 19.05, thickness: 7.9375, material: 'steel' },
+  fit: 'general',
+} as const
+
+/** For tests: an owner with a horse and an open visit. */
+export function addHorse(practice: Practice, name = 'Tansy') {
+  const owner = practice.owners.put({
+    id: randomUUID(),
+    version: 0,
+    name: 'Märta Lind',
+    phone: '',
+    email: '',
+    place: 'Eel Bay',
+    notes: '',
+    archived: false,
+  })
+  const horse = practice.horses.put({
+    id: randomUUID(),
+    version: 0,
+    ownerId: owner.id,
+    name,
+    animal: 'horse',
+    work: 'hacking',
+    going: '',
+    living: '',
+    place: '',
+    cycleWeeks: 6,
+    notes: '',
+    archived: false,
+  })
+  const visit = practice.visits.put({
+    id: randomUUID(),
+    version: 0,
+    horseId: horse.id,
+    date: '2026-10-01',
+    state: 'done',
+    notes: '',
+    archived: false,
+  })
+  return { owner, horse, visit }
+}

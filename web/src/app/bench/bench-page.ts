@@ -1,0 +1,304 @@
+import {
+  ApplicationRef,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core'
+import { MatButton, MatIconButton } from '@angular/material/button'
+import { MatDialog } from '@angular/material/dialog'
+import { MatIcon } from '@angular/material/icon'
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
+import { MatTooltip } from '@angular/material/tooltip'
+import { Router, RouterLink } from '@angular/router'
+import {
+  commonName,
+  FIT_PRESETS,
+  footOutline,
+  readFoot,
+  type Foot,
+  type FootFigureKey,
+  type Plan,
+  type Section,
+  type Side,
+} from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { addWeeks, formatISO, parseISO } from 'date-fns'
+import { AsyncState } from '../common/async-state'
+import { longDay, shortDay } from '../common/today'
+import { FigureText } from '../drawing/figure-text'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { footInput, OPPOSITE, SIDES } from '../state/bench/draft'
+import { settingsFeature } from '../state/settings/settings.feature'
+import { BarStrip } from './bar-strip'
+import { ConflictDialog, type ConflictAnswer, type ConflictDialogData } from './conflict-dialog'
+import { FinishDialog, type FinishDialogData } from './finish-dialog'
+import { FootDrawing, type FigureChange } from './foot-drawing'
+import { IronSlip } from './iron-slip'
+import { MapStep } from './map-step'
+import { NailStep } from './nail-step'
+import { PatternDialog, type PatternChoice } from './pattern-dialog'
+import { PrintSheet } from './print-sheet'
+import { SaveDialog, type SaveDialogAnswer, type SaveDialogData } from './save-dialog'
+import { ShoeStep } from './shoe-step'
+
+type Step = 'map' | 'shoe' | 'nail'
+
+const SIDE_NAMES: Record<Side, string> = {
+  LF: 'left fore',
+  RF: 'right fore',
+  LH: 'left hind',
+  RH: 'right hind',
+}
+
+/** The Bench: one foot at a time, the drawing in the middle and the numbers around it. */
+@Component({
+  selector: 'cr-bench-page',
+  imports: [
+    AsyncState,
+    BarStrip,
+    FootDrawing,
+    IronSlip,
+    MapStep,
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    MatTooltip,
+    NailStep,
+    PrintSheet,
+    RouterLink,
+    ShoeStep,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench-page.html',
+  styleUrl: './bench-page.scss',
+  host: { '(document:keydown)': 'shortcut($event)' },
+})
+export class BenchPage {
+  /** From the address. */
+  readonly visitId = input.required<string>()
+  readonly side = input.required<string>()
+
+  protected readonly store = inject(Store)
+  private readonly router = inject(Router)
+  private readonly dialog = inject(MatDialog)
+  protected readonly text = inject(FigureText)
+
+  protected readonly sides = SIDES
+  protected readonly sideNames = SIDE_NAMES
+  protected readonly page = this.store.selectSignal(benchFeature.selectPage)
+  protected readonly failure = this.store.selectSignal(benchFeature.selectFailure)
+  protected readonly foot = this.store.selectSignal(benchFeature.selectSide)
+  protected readonly draft = this.store.selectSignal(benchFeature.selectDraft)
+  protected readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
+  protected readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
+  protected readonly saving = this.store.selectSignal(benchFeature.selectSaving)
+  protected readonly canUndo = this.store.selectSignal(benchFeature.selectCanUndo)
+  protected readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo)
+  protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
+  protected readonly pixelsPerMm = this.store.selectSignal(settingsFeature.selectPixelsPerMm)
+  private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
+  protected readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
+
+  protected readonly step = signal<Step>('map')
+  protected readonly steps: { step: Step; label: string }[] = [
+    { step: 'map', label: 'Map' },
+    { step: 'shoe', label: 'Shoe' },
+    { step: 'nail', label: 'Nail' },
+  ]
+
+  /** The newest plan of this foot that could be made: it stays in view while a figure is being put right. */
+  protected readonly shownPlan = linkedSignal<
+    { plan: Plan | undefined; key: string },
+    { plan: Plan | undefined; key: string }
+  >({
+    source: () => ({ plan: this.planning().plan, key: `${this.page()?.visit.id} ${this.foot()}` }),
+    computation: (now, before) =>
+      now.plan === undefined && before?.value.key === now.key ? before.value : now,
+  })
+  protected readonly plan = computed(() => this.shownPlan().plan)
+  protected readonly stale = computed(() => this.planning().plan === undefined || this.unread())
+  private readonly unread = computed(() => Object.keys(this.draft()?.foot.entries ?? {}).length > 0)
+  protected readonly empty = computed(() => Object.keys(this.draft()?.foot.figures ?? {}).length === 0)
+
+  protected readonly wears = computed(() => {
+    const base = this.draft()?.base.pattern
+    return this.page()?.patterns.find((pattern) => pattern.id === base?.id)
+  })
+
+  /** The outline of the same foot at the visit before. */
+  protected readonly before = computed(() => {
+    const record = this.previous()
+    const read = record && readFoot(record.foot)
+    if (!read?.ok) return undefined
+    const { foot } = read.value
+    return { outline: footOutline(foot).track.points, toeY: foot.widestFromToe }
+  })
+
+  protected readonly visitDay = computed(() => longDay(this.page()!.visit.date))
+
+  /** The printed sheet is drawn only for paper: a drag need not draw it along. */
+  protected readonly printing = signal(false)
+
+  constructor() {
+    this.watchForPrinting()
+    effect(() => this.store.dispatch(benchActions.open({ visitId: this.visitId() })))
+    effect(() => {
+      const side = this.side() as Side
+      if (SIDES.includes(side)) this.store.dispatch(benchActions.chooseSide({ side }))
+      else void this.router.navigate(['/bench', this.visitId(), 'LF'], { replaceUrl: true })
+    })
+    effect(() => {
+      const conflict = this.conflict()
+      if (conflict) untracked(() => this.askAboutConflict(conflict))
+    })
+  }
+
+  private watchForPrinting(): void {
+    const paper = matchMedia('print')
+    const application = inject(ApplicationRef)
+    const follow = () => {
+      this.printing.set(paper.matches)
+      // The browser takes its picture as soon as this returns.
+      application.tick()
+    }
+    paper.addEventListener('change', follow)
+    inject(DestroyRef).onDestroy(() => paper.removeEventListener('change', follow))
+  }
+
+  /** A foot with one figure changed, as the drawing asks for it while a handle is dragged. */
+  protected readonly complete = (key: FootFigureKey, value: number): Foot | undefined => {
+    const draft = this.draft()
+    if (!draft) return undefined
+    const read = readFoot({ ...footInput(this.foot(), draft.foot), [key]: value })
+    return read.ok ? read.value.foot : undefined
+  }
+
+  protected again = (): void => this.store.dispatch(benchActions.open({ visitId: this.visitId() }))
+  protected change = ({ key, value }: FigureChange): void =>
+    this.store.dispatch(benchActions.setFigure({ key, value }))
+  protected settle = (): void => this.store.dispatch(benchActions.settle())
+  protected undo = (): void => this.store.dispatch(benchActions.undo())
+  protected redo = (): void => this.store.dispatch(benchActions.redo())
+  protected copyLast = (): void => this.store.dispatch(benchActions.copyLast())
+  protected mirror = (): void => this.store.dispatch(benchActions.mirror())
+  protected discard = (): void => this.store.dispatch(benchActions.discard())
+  protected print = (): void => window.print()
+  protected other = computed(() => OPPOSITE[this.foot()])
+
+  protected takeSection(section: Section): void {
+    const draft = this.draft()!
+    const shoe = { ...draft.shoe, section: { ...section, material: draft.shoe.section.material } }
+    this.store.dispatch(benchActions.setShoe({ shoe, touched: 'section' }))
+    this.settle()
+  }
+
+  protected go(side: Side): void {
+    void this.router.navigate(['/bench', this.visitId(), side], { replaceUrl: true })
+  }
+
+  protected save(): void {
+    const draft = this.draft()
+    if (!draft || this.stale() || this.saving()) return
+    const stored = draft.base.pattern && draft.base.pattern.version > 0 ? draft.base.pattern.name : undefined
+    const data: SaveDialogData = {
+      loaded: stored,
+      suggestedName: this.suggestedName(),
+      stops: this.plan()!
+        .cautions.filter((caution) => caution.severity === 'stop')
+        .map((caution) => caution.title),
+    }
+    this.dialog
+      .open<SaveDialog, SaveDialogData, SaveDialogAnswer>(SaveDialog, { data, width: '420px' })
+      .afterClosed()
+      .subscribe((answer) => {
+        if (!answer) return
+        const ids = { newPatternId: crypto.randomUUID(), newRecordId: crypto.randomUUID() }
+        this.store.dispatch(benchActions.save({ request: { side: this.foot(), ...answer, ...ids } }))
+      })
+  }
+
+  private suggestedName(): string {
+    const { fit, section } = this.draft()!.shoe
+    const fitName = typeof fit === 'string' ? FIT_PRESETS.find((one) => one.name === fit)!.label : 'Own fit'
+    const bar =
+      commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
+    return `${fitName} ${bar}, ${shortDay(this.page()!.visit.date)}`
+  }
+
+  protected loadPattern(): void {
+    const pair = [this.foot(), OPPOSITE[this.foot()]]
+    const patterns = this.page()!.patterns.filter((one) => pair.includes(one.side) && !one.archived)
+    const sorted = [...patterns].sort((a, b) => pair.indexOf(a.side) - pair.indexOf(b.side))
+    this.dialog
+      .open<PatternDialog, unknown, PatternChoice>(PatternDialog, {
+        data: { patterns: sorted, side: this.foot() },
+        width: '480px',
+      })
+      .afterClosed()
+      .subscribe((choice) => choice && this.store.dispatch(benchActions.loadPattern(choice)))
+  }
+
+  protected finish(): void {
+    const page = this.page()!
+    const data: FinishDialogData = {
+      notes: page.visit.notes,
+      unsaved: this.dirtySides(),
+      unmeasured: SIDES.filter((side) => !page.footRecords.some((record) => record.side === side)),
+      nextDue: longDay(
+        formatISO(addWeeks(parseISO(page.visit.date), page.horse.cycleWeeks), { representation: 'date' }),
+      ),
+    }
+    this.dialog
+      .open<FinishDialog, FinishDialogData, string>(FinishDialog, { data, width: '460px' })
+      .afterClosed()
+      .subscribe((notes) => notes !== undefined && this.store.dispatch(benchActions.finishVisit({ notes })))
+  }
+
+  private askAboutConflict(conflict: ConflictDialogData['conflict']): void {
+    const mine = footInput(conflict.side, this.drafts()![conflict.side].foot)
+    this.dialog
+      .open<ConflictDialog, ConflictDialogData, ConflictAnswer>(ConflictDialog, {
+        data: { conflict, mine },
+        width: '480px',
+      })
+      .afterClosed()
+      .subscribe((answer) => {
+        if (answer === 'mine') this.store.dispatch(benchActions.keepMine())
+        else if (answer === 'theirs') this.store.dispatch(benchActions.takeTheirs())
+        else this.store.dispatch(benchActions.closeConflict())
+      })
+  }
+
+  /** Keys of the whole Bench. Single letters only where nothing is being typed. */
+  protected shortcut(event: KeyboardEvent): void {
+    if (this.dialog.openDialogs.length > 0 || !this.page()) return
+    const command = event.ctrlKey || event.metaKey
+    const key = event.key.toLowerCase()
+    if (command && key === 's') return this.take(event, () => this.save())
+    if (command && key === 'z') return this.take(event, () => (event.shiftKey ? this.redo() : this.undo()))
+    if (command && key === 'y') return this.take(event, () => this.redo())
+    const typing = (event.target as Element).closest(
+      'input, textarea, select, [role=combobox], [role=listbox]',
+    )
+    if (command || event.altKey || typing) return
+    const side = SIDES[Number(key) - 1]
+    if (side) return this.take(event, () => this.go(side))
+    const step = { m: 'map', s: 'shoe', n: 'nail' }[key] as Step | undefined
+    if (step) return this.take(event, () => this.step.set(step))
+  }
+
+  private take(event: Event, act: () => void): void {
+    event.preventDefault()
+    act()
+  }
+}

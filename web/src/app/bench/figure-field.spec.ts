@@ -1,0 +1,82 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing'
+import { provideStore, Store } from '@ngrx/store'
+import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
+import { provideIcons } from '../shell/icons'
+import { FigureField } from './figure-field'
+
+describe('FigureField', () => {
+  let fixture: ComponentFixture<FigureField>
+  let input: HTMLInputElement
+  let emitted: (number | undefined)[]
+  let unread: string[]
+
+  beforeEach(async () => {
+    await TestBed.configureTestingModule({
+      imports: [FigureField],
+      providers: [provideIcons(), provideStore({ [settingsFeature.name]: settingsFeature.reducer })],
+    }).compileComponents()
+    TestBed.inject(Store).dispatch(settingsActions.change({ changes: { unit: 'in', denominator: 16 } }))
+    fixture = TestBed.createComponent(FigureField)
+    fixture.componentRef.setInput('field', 'width')
+    fixture.componentRef.setInput('label', 'Width')
+    fixture.componentRef.setInput('kind', 'length')
+    emitted = []
+    unread = []
+    fixture.componentInstance.figure.subscribe((value) => emitted.push(value))
+    fixture.componentInstance.unread.subscribe((text) => unread.push(text))
+    await fixture.whenStable()
+    input = (fixture.nativeElement as HTMLElement).querySelector('input')!
+  })
+
+  const type = (text: string) => {
+    input.value = text
+    input.dispatchEvent(new Event('input'))
+  }
+  const set = async (name: string, value: unknown) => {
+    fixture.componentRef.setInput(name, value)
+    await fixture.whenStable()
+  }
+
+  it('reads what is typed in millimetres and tells apart what cannot be read', () => {
+    type('4 7/8')
+    type('four')
+    type('')
+    expect(emitted[0]).toBeCloseTo(123.825, 9)
+    expect(unread).toEqual(['four'])
+    expect(emitted[1]).toBeUndefined()
+  })
+
+  it('keeps the typed text while it is being typed, and shows the figure when the field is left', async () => {
+    input.dispatchEvent(new Event('focus'))
+    type('4-7/8')
+    await set('value', 123.825)
+    expect(input.value).toBe('4-7/8')
+    input.dispatchEvent(new Event('blur'))
+    await fixture.whenStable()
+    expect(input.value).toBe('4 7/8"')
+  })
+
+  it('gives way to a handle that moves the figure meanwhile', async () => {
+    type('5')
+    await set('value', 127)
+    await set('value', 130.175)
+    expect(input.value).toBe('5 1/8"')
+  })
+
+  it('shows its default as one, and steps from it with the arrow keys', async () => {
+    await set('assumed', 25.4)
+    expect(input.value).toBe('')
+    expect(input.placeholder).toBe('1"')
+    input.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp' }))
+    expect(emitted.at(-1)).toBeCloseTo(25.4 + 25.4 / 16, 9)
+  })
+
+  it('names what is wrong and keeps the text that could not be read', async () => {
+    await set('entry', 'four')
+    expect(input.value).toBe('four')
+    expect((fixture.nativeElement as HTMLElement).querySelector('[role=alert]')?.textContent).toContain(
+      '“four” is not a length',
+    )
+    expect(input.getAttribute('aria-invalid')).toBe('true')
+  })
+})

@@ -1,0 +1,292 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core'
+import { MatIcon } from '@angular/material/icon'
+import { parseAngle, parseLength, type FigureKind } from '@crescent/core'
+import { FigureText } from '../drawing/figure-text'
+
+let count = 0
+
+/** A template's `?.` gives null where there is nothing. */
+const orUndefined = (value: number | null | undefined): number | undefined => value ?? undefined
+
+/**
+ * One figure that is typed as it is read in the workshop. What cannot be read stays in the field and is told to the
+ * parent as text; a field that is emptied goes back to its default.
+ */
+@Component({
+  selector: 'cr-figure-field',
+  imports: [MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label [attr.for]="id"
+      >{{ label() }}
+      @if (note()) {
+        <small>{{ note() }}</small>
+      }
+    </label>
+    <div
+      class="box"
+      [class.wrong]="error()"
+      [class.assumed]="value() === undefined && assumed() !== undefined"
+    >
+      <input
+        #box
+        [id]="id"
+        [attr.data-field]="field()"
+        type="text"
+        [attr.inputmode]="kind() === 'length' ? 'text' : 'decimal'"
+        autocomplete="off"
+        autocapitalize="off"
+        spellcheck="false"
+        enterkeyhint="next"
+        [placeholder]="placeholder()"
+        [value]="shown()"
+        [attr.aria-invalid]="error() ? true : null"
+        [attr.aria-describedby]="id + '-help'"
+        (input)="typed(box.value)"
+        (focus)="start(box)"
+        (blur)="end()"
+        (keydown)="key($event)"
+      />
+      @if (value() !== undefined && assumed() !== undefined) {
+        <button
+          type="button"
+          [attr.aria-label]="'Back to the default of ' + label()"
+          (click)="figure.emit(undefined)"
+        >
+          <mat-icon svgIcon="reset" />
+        </button>
+      }
+    </div>
+    <p class="help" [id]="id + '-help'" [class.wrong]="error()" [attr.role]="error() ? 'alert' : null">
+      @if (error(); as message) {
+        <mat-icon svgIcon="caution" aria-hidden="true" />{{ message }}
+      } @else if (focused()) {
+        {{ where() }}
+      }
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: 1fr 8.4rem;
+      align-items: center;
+      column-gap: 10px;
+    }
+    label {
+      font-size: 0.95rem;
+      line-height: 1.2;
+    }
+    small {
+      display: block;
+      font-size: 0.82rem;
+      color: var(--ink-soft);
+    }
+    .box {
+      display: flex;
+      height: 44px;
+      background: var(--sheet);
+      border: 1.5px solid var(--rule-strong);
+      border-radius: 5px;
+    }
+    .box:focus-within {
+      border-color: var(--ember);
+      box-shadow: 0 0 0 2px var(--ember);
+    }
+    .box.assumed {
+      border-style: dashed;
+    }
+    .box.wrong {
+      border-color: var(--stop);
+      box-shadow: 0 0 0 1px var(--stop);
+    }
+    input {
+      flex: 1;
+      width: 0;
+      padding: 0 10px;
+      color: inherit;
+      font: inherit;
+      font-size: 1.2rem;
+      font-weight: 650;
+      text-align: right;
+      background: none;
+      border: 0;
+      outline: none;
+    }
+    input::placeholder {
+      color: var(--ink-soft);
+      font-weight: 450;
+      opacity: 1;
+    }
+    button {
+      display: grid;
+      place-items: center;
+      width: 34px;
+      padding: 0;
+      color: var(--ink-soft);
+      background: none;
+      border: 0;
+      cursor: pointer;
+    }
+    button mat-icon {
+      width: 20px;
+      height: 20px;
+    }
+    .help {
+      grid-column: 1 / -1;
+      min-height: 0.4rem;
+      padding: 2px 0 4px;
+      font-size: 0.85rem;
+      line-height: 1.3;
+      color: var(--ink-soft);
+    }
+    .help.wrong {
+      color: var(--stop);
+      font-weight: 600;
+    }
+    .help mat-icon {
+      width: 16px;
+      height: 16px;
+      margin-right: 4px;
+      vertical-align: -3px;
+    }
+  `,
+})
+export class FigureField {
+  readonly field = input.required<string>()
+  readonly label = input.required<string>()
+  readonly kind = input.required<FigureKind>()
+  readonly where = input('')
+  readonly note = input('')
+  /** What was given, mm or degrees. */
+  readonly value = input(undefined, { transform: orUndefined })
+  /** What stands in for it while it is not given. */
+  readonly assumed = input(undefined, { transform: orUndefined })
+  /** Text that was typed and is no figure. */
+  readonly entry = input<string | undefined>()
+  /** Why the figure is refused. */
+  readonly problem = input<string | undefined>()
+
+  readonly figure = output<number | undefined>()
+  readonly unread = output<string>()
+  readonly left = output()
+
+  protected readonly id = `figure-${count++}`
+  protected readonly text = inject(FigureText)
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box')
+  protected readonly focused = signal(false)
+  /** What is being typed; none while the field shows its figure. */
+  private readonly typing = signal<string | undefined>(undefined)
+
+  protected readonly shown = computed(() => this.typing() ?? this.entry() ?? this.written(this.value()))
+  protected readonly placeholder = computed(() => {
+    const assumed = this.assumed()
+    return assumed === undefined ? '' : this.written(assumed)
+  })
+  protected readonly error = computed(() => {
+    const entry = this.entry()
+    if (entry !== undefined) {
+      const parsed = this.parse(entry)
+      return parsed.ok ? undefined : parsed.message
+    }
+    return this.problem()
+  })
+
+  constructor() {
+    // A handle, an undo or a change of unit moves the figure under the typed text: show the figure then.
+    effect(() => {
+      const value = this.value()
+      this.text.style()
+      untracked(() => {
+        const typing = this.typing()
+        if (typing === undefined) return
+        const parsed = this.parse(typing)
+        const same = parsed.ok ? value !== undefined && Math.abs(parsed.value - value) < 1e-9 : true
+        if (!same && !(typing.trim() === '' && value === undefined)) this.typing.set(undefined)
+      })
+    })
+  }
+
+  focus(): void {
+    this.box().nativeElement.focus()
+  }
+
+  protected start(box: HTMLInputElement): void {
+    this.focused.set(true)
+    box.select()
+  }
+
+  protected end(): void {
+    this.focused.set(false)
+    this.typing.set(undefined)
+    this.left.emit()
+  }
+
+  protected typed(text: string): void {
+    this.typing.set(text)
+    if (text.trim() === '') return this.figure.emit(undefined)
+    const parsed = this.parse(text)
+    if (parsed.ok) this.figure.emit(parsed.value)
+    else this.unread.emit(text)
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.key === 'Enter') {
+      event.preventDefault()
+      focusNextField(this.box().nativeElement)
+      return
+    }
+    const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
+    const from = this.value() ?? this.assumed()
+    if (way === 0 || from === undefined) return
+    event.preventDefault()
+    this.typing.set(undefined)
+    this.figure.emit(from + way * this.step())
+  }
+
+  private step(): number {
+    if (this.kind() === 'angle') return 0.5
+    if (this.kind() === 'number') return 0.05
+    const style = this.text.style()
+    return style.unit === 'mm' ? 0.5 : 25.4 / style.denominator
+  }
+
+  private written(value: number | undefined): string {
+    if (value === undefined) return ''
+    return this.kind() === 'length' ? this.text.length(value) : this.text.figure(value, this.kind())
+  }
+
+  private parse(text: string): { ok: true; value: number } | { ok: false; message: string } {
+    if (this.kind() === 'length') {
+      const parsed = parseLength(text, this.text.style().unit)
+      return parsed.ok ? { ok: true, value: parsed.mm } : parsed
+    }
+    if (this.kind() === 'angle') {
+      const parsed = parseAngle(text)
+      return parsed.ok ? { ok: true, value: parsed.degrees } : parsed
+    }
+    const value = Number(text.replace(',', '.'))
+    return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${text}” is not a number` }
+  }
+}
+
+/** The next figure in the order of the work, within the same panel. */
+function focusNextField(from: HTMLInputElement): void {
+  const fields = [
+    ...(from.closest('[data-fields]')?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? []),
+  ]
+  const next = fields[fields.indexOf(from) + 1]
+  if (next) next.focus()
+  else from.blur()
+}

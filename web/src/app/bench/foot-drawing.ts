@@ -1,0 +1,243 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core'
+import { MatIconButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import { MatTooltip } from '@angular/material/tooltip'
+import type { Foot, FootFigureKey, Plan, Side, Vec } from '@crescent/core'
+import { select } from 'd3-selection'
+import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
+import { FigureText } from '../drawing/figure-text'
+import { seen, soleView, svgPath, unseen } from '../drawing/svg-path'
+import { draggedValue, footHandles, heldWithin, type Handle } from './handles'
+
+/** A figure taken hold of on the drawing. */
+export interface FigureChange {
+  key: FootFigureKey
+  value: number
+}
+
+/** The sole with the shoe on it, toe up, true in proportion and at true size on request, with handles. */
+@Component({
+  selector: 'cr-foot-drawing',
+  imports: [MatIcon, MatIconButton, MatTooltip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './foot-drawing.html',
+  styleUrl: './foot-drawing.scss',
+  host: {
+    '(document:keydown.f)': 'unlessTyping($event, false)',
+    '(document:keydown.t)': 'unlessTyping($event, true)',
+  },
+})
+export class FootDrawing {
+  readonly plan = input.required<Plan>()
+  readonly side = input.required<Side>()
+  /** Outline of the same foot at the visit before, counted in its own frame with its toe. */
+  readonly before = input<{ outline: readonly Vec[]; toeY: number } | undefined>()
+  /** The drawing shows the last possible figures, not the ones that are typed now. */
+  readonly stale = input(false)
+  readonly pixelsPerMm = input.required<number>()
+  /** Completes a foot with one figure changed; undefined where that cannot be. */
+  readonly complete = input.required<(key: FootFigureKey, value: number) => Foot | undefined>()
+
+  readonly figure = output<FigureChange>()
+  /** A hand was lifted. */
+  readonly settled = output()
+
+  protected readonly text = inject(FigureText)
+  private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg')
+  private readonly size = signal({ width: 600, height: 560 })
+  private readonly transform = signal<ZoomTransform>(zoomIdentity)
+  /** The farrier moved or sized the sheet: it is left alone until fitted again. */
+  private readonly placed = signal(false)
+  protected readonly dragging = signal<string | undefined>(undefined)
+  private readonly zoomer = zoom<SVGSVGElement, unknown>().scaleExtent([0.6, 24])
+
+  protected readonly view = computed(() => soleView(this.side(), this.plan().foot.widestFromToe))
+  protected readonly k = computed(() => this.transform().k)
+  protected readonly sheet = computed(() => this.transform().toString())
+  /** Ten-millimetre squares behind the sheet. A layer of their own: a drag does not paint them anew. */
+  protected readonly squares = computed(() => {
+    const { k, x, y } = this.transform()
+    return { size: `${10 * k}px ${10 * k}px`, at: `${x}px ${y}px` }
+  })
+  protected readonly percent = computed(() => Math.round((this.k() / this.pixelsPerMm()) * 100))
+  protected readonly trueSize = computed(() => this.percent() === 100)
+
+  protected readonly lines = computed(() => {
+    const { outline, landmarks } = this.plan()
+    const view = this.view()
+    const path = (points: readonly Vec[], closed = false) => svgPath(points, view, closed)
+    const wall = path(outline.foot)
+    return {
+      foot: wall + 'Z',
+      wall,
+      horn: wall + path([...landmarks.whiteLineOuter].reverse()).replace('M', 'L') + 'Z',
+      whiteLine:
+        path(landmarks.whiteLineOuter) +
+        path([...landmarks.whiteLineInner].reverse()).replace('M', 'L') +
+        'Z',
+      frog: path(landmarks.frog, true),
+      sulcus: path(landmarks.centralSulcus),
+      bars: landmarks.bars.map((bar) => path(bar)),
+      bulbs: path(landmarks.bulbs, true),
+      shoe: path(outline.body, true),
+    }
+  })
+
+  protected readonly ghost = computed(() => {
+    const before = this.before()
+    return before && svgPath(before.outline, soleView(this.side(), before.toeY))
+  })
+
+  protected readonly nails = computed(() =>
+    this.plan().nails.map((nail) => {
+      const [x, y] = seen([nail.x, nail.y], this.view())
+      // A hole lies along the rim; its slot is drawn square to the line from the frog's axis.
+      const turn = (Math.atan2(y - this.plan().foot.widestFromToe, x) * 180) / Math.PI + 90
+      return { ...nail, sx: x, sy: y, turn }
+    }),
+  )
+
+  protected readonly handles = computed(() => {
+    const { foot, assumed } = this.plan()
+    return footHandles(foot, assumed).map((handle) => {
+      const [x, y] = handle.place(foot)
+      return { ...handle, x: x * this.view().mirror, y, value: foot[handle.key]! }
+    })
+  })
+
+  /** Measures written at the drawing, as on a workshop sheet. */
+  protected readonly dimensions = computed(() => {
+    const { foot } = this.plan()
+    const { mirror } = this.view()
+    const outer = foot.lateralHalfWidth * mirror
+    const inner = (foot.lateralHalfWidth - foot.width) * mirror
+    return {
+      left: Math.min(outer, inner),
+      right: Math.max(outer, inner),
+      widest: foot.widestFromToe,
+      length: foot.length,
+      heel: foot.heelWidth / 2,
+      bulbs: foot.length + foot.bulbLine,
+      apex: foot.frogApex,
+      outerOnRight: mirror === 1,
+    }
+  })
+
+  constructor() {
+    const destroy = inject(DestroyRef)
+    afterNextRender(() => {
+      const element = this.svg().nativeElement
+      this.zoomer
+        .filter((event: Event) => !(event.target as Element).closest('.handle'))
+        .on('zoom', (event: { transform: ZoomTransform; sourceEvent: unknown }) => {
+          if (event.sourceEvent) this.placed.set(true)
+          this.transform.set(event.transform)
+        })
+      select(element).call(this.zoomer).on('dblclick.zoom', null)
+      const watcher = new ResizeObserver(([entry]) => {
+        if (entry) this.size.set({ width: entry.contentRect.width, height: entry.contentRect.height })
+      })
+      watcher.observe(element)
+      destroy.onDestroy(() => watcher.disconnect())
+    })
+    // The sheet keeps the foot in its middle as long as nobody moved it; a hand that drags must not chase it.
+    effect(() => {
+      const side = this.side()
+      const size = this.size()
+      untracked(() => {
+        if (side !== this.fittedSide) this.placed.set(false)
+        this.fittedSide = side
+        if (!this.placed() && size.width > 0 && size.height > 0) this.fit()
+      })
+    })
+  }
+  private fittedSide: Side | undefined
+
+  protected fit(): void {
+    const { width, height } = this.size()
+    const { foot, outline } = this.plan()
+    const margin = 13
+    const wide = foot.width + 2 * margin + 12
+    const back = Math.max(foot.length + foot.bulbLine, ...outline.body.map(([, y]) => foot.widestFromToe - y))
+    const tall = back + 2 * margin
+    const k = Math.min(width / wide, height / tall)
+    this.place(
+      k,
+      width / 2 - k * (foot.lateralHalfWidth - foot.width / 2) * this.view().mirror,
+      (height - k * back) / 2,
+    )
+    this.placed.set(false)
+  }
+
+  /** One millimetre of the drawing becomes one of the screen, about the middle of the foot. */
+  protected showTrueSize(): void {
+    const { width, height } = this.size()
+    const { foot } = this.plan()
+    const k = this.pixelsPerMm()
+    this.place(k, width / 2, Math.max(16, (height - k * foot.length) / 2))
+    this.placed.set(true)
+  }
+
+  protected unlessTyping(event: Event, trueSize: boolean): void {
+    const elsewhere = (event.target as Element).closest(
+      'input, textarea, [role=combobox], [role=dialog], [role=listbox]',
+    )
+    if (elsewhere) return
+    if (trueSize) this.showTrueSize()
+    else this.fit()
+  }
+
+  private place(k: number, x: number, y: number): void {
+    this.zoomer.transform(select(this.svg().nativeElement), zoomIdentity.translate(x, y).scale(k))
+  }
+
+  protected grab(event: PointerEvent, handle: Handle): void {
+    event.preventDefault()
+    event.stopPropagation()
+    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+    this.dragging.set(handle.id)
+  }
+
+  protected drag(event: PointerEvent, handle: Handle): void {
+    if (this.dragging() !== handle.id) return
+    const box = this.svg().nativeElement.getBoundingClientRect()
+    const [x, y] = this.transform().invert([event.clientX - box.left, event.clientY - box.top])
+    const at = unseen([x, y], { mirror: this.view().mirror, toeY: 0 })
+    const along = handle.axis === 0 ? at[0] : -at[1]
+    const value = draggedValue(handle, this.plan().foot, along, this.complete())
+    if (value !== undefined) this.figure.emit({ key: handle.key, value })
+  }
+
+  protected release(): void {
+    if (this.dragging() === undefined) return
+    this.dragging.set(undefined)
+    this.settled.emit()
+  }
+
+  protected nudge(event: KeyboardEvent, handle: Handle): void {
+    const way = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 4, PageDown: -4 }[
+      event.key
+    ]
+    if (way === undefined) return
+    event.preventDefault()
+    const { foot } = this.plan()
+    const style = this.text.style()
+    const step = style.unit === 'mm' ? 0.5 : 25.4 / style.denominator
+    const value = heldWithin(handle.key, foot, foot[handle.key]! + way * step)
+    this.figure.emit({ key: handle.key, value })
+  }
+}

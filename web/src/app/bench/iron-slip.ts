@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import { commonName, type Plan, type Section, type StoredPattern } from '@crescent/core'
+import { FigureText } from '../drawing/figure-text'
+import { CautionsList } from './cautions-list'
+
+/** The iron slip: the bar and how long to cut it, largest on the screen, then what follows from it. */
+@Component({
+  selector: 'cr-iron-slip',
+  imports: [CautionsList, MatButton, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="pinned">
+      <div class="figures" aria-live="polite">
+        <p class="bar">
+          <span class="caption">Bar</span>
+          <strong data-testid="section">{{ name() }}</strong>
+          <span class="metal">{{ metal() }}</span>
+        </p>
+        <p class="cut" [class.stale]="stale()">
+          <span class="caption">Cut</span>
+          <strong data-testid="cut" [attr.aria-label]="text.length(plan().iron.cutLength)">
+            <span [textContent]="cut().whole"></span>
+            <span class="fraction" [textContent]="cut().fraction"></span>
+            <span [textContent]="cut().sign"></span>
+          </strong>
+        </p>
+      </div>
+      <div class="save">
+        <button mat-flat-button [disabled]="stale() || saving()" (click)="save.emit()">
+          <mat-icon svgIcon="save" />{{ saving() ? 'Saving' : 'Save'
+          }}<span class="wide" [hidden]="saving()">&nbsp;pattern</span>
+        </button>
+        <span class="state">{{ dirty() ? 'not saved yet' : 'saved' }}</span>
+      </div>
+    </div>
+    <div class="rest">
+      <cr-cautions-list [cautions]="warnings()" />
+      <dl>
+        <div>
+          <dt>Weight</dt>
+          <dd>{{ text.weight(plan().iron.weight) }}</dd>
+        </div>
+        <div>
+          <dt>Nails</dt>
+          <dd>{{ driven() }} of {{ plan().nails.length }} holes</dd>
+        </div>
+        @if (uneven()) {
+          <div>
+            <dt>Outer, inner branch</dt>
+            <dd>
+              {{ text.length(plan().iron.branches.lateral) }}, {{ text.length(plan().iron.branches.medial) }}
+            </dd>
+          </div>
+        }
+        @for (rule of plan().iron.rules; track rule.name) {
+          <div>
+            <dt>
+              Rule <q>{{ rule.name }}</q>
+            </dt>
+            <dd>
+              {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
+            </dd>
+          </div>
+        }
+        @if (against(); as last) {
+          <div>
+            <dt>Against “{{ last.name }}”</dt>
+            <dd>{{ last.change }}</dd>
+          </div>
+        }
+        <div class="suggest">
+          <dt>Usual bar: {{ plan().suggestion.name }}</dt>
+          <dd>
+            @if (plan().suggestion.name === name()) {
+              this one
+            } @else {
+              <button type="button" (click)="take.emit(plan().suggestion.section)">Take it</button>
+            }
+          </dd>
+          <dd class="reason">{{ plan().suggestion.reason }}</dd>
+        </div>
+      </dl>
+      <cr-cautions-list [cautions]="notes()" />
+    </div>
+  `,
+  styleUrl: './iron-slip.scss',
+})
+export class IronSlip {
+  readonly plan = input.required<Plan>()
+  readonly section = input.required<Section>()
+  /** What the foot wears now, to compare with. */
+  readonly wears = input<StoredPattern | undefined>()
+  readonly stale = input(false)
+  readonly dirty = input(false)
+  readonly saving = input(false)
+  readonly save = output()
+  readonly take = output<Section>()
+
+  protected readonly text = inject(FigureText)
+  protected readonly cut = computed(() => this.text.parts(this.plan().iron.cutLength))
+  protected readonly name = computed(() => {
+    const section = this.section()
+    const inches = this.text.style().unit === 'in'
+    if (inches)
+      return commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
+    return `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)} mm`
+  })
+  protected readonly metal = computed(() => {
+    const { shape, material } = this.section()
+    return shape === 'flat' ? material : `${shape} ${material}`
+  })
+  /** What asks for a decision stands above the figures, what is good to know below them. */
+  protected readonly warnings = computed(() =>
+    this.plan().cautions.filter(({ severity }) => severity !== 'note'),
+  )
+  protected readonly notes = computed(() =>
+    this.plan().cautions.filter(({ severity }) => severity === 'note'),
+  )
+  protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
+  protected readonly uneven = computed(
+    () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,
+  )
+  protected readonly against = computed(() => {
+    const wears = this.wears()
+    if (!wears) return undefined
+    const change = this.text.difference(this.plan().iron.cutLength - wears.result.cutLength)
+    return { name: wears.name, change: change === '0' ? 'same cut' : change }
+  })
+}

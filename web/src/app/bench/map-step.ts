@@ -1,0 +1,211 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import {
+  describeProblem,
+  FOOT_FIGURES,
+  type Animal,
+  type Foot,
+  type FootFigure,
+  type FootFigureKey,
+  type FootRecord,
+  type Problem,
+} from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { FigureText } from '../drawing/figure-text'
+import { benchActions } from '../state/bench/bench.feature'
+import { OPPOSITE, type Draft } from '../state/bench/draft'
+import { FigureField } from './figure-field'
+import type { Side } from '@crescent/core'
+
+const GROUPS: { group: FootFigure['group']; title: string }[] = [
+  { group: 'outline', title: 'Outline' },
+  { group: 'wall', title: 'Wall' },
+  { group: 'landmarks', title: 'Landmarks' },
+]
+
+const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
+
+/** Map: the five measurements, and the refinements with their defaults. */
+@Component({
+  selector: 'cr-map-step',
+  imports: [FigureField, MatButton, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div data-fields>
+      @if (empty() && previous(); as last) {
+        <div class="start">
+          <p>Nothing measured yet at this visit.</p>
+          <button mat-flat-button (click)="store.dispatch(copyLast())">
+            <mat-icon svgIcon="copy" />Start from the last visit
+          </button>
+        </div>
+      }
+      @for (figure of measured; track figure.key) {
+        <cr-figure-field
+          [field]="figure.key"
+          [label]="figure.label"
+          [kind]="figure.kind"
+          [where]="figure.where"
+          [note]="noteFor(figure)"
+          [value]="draft().foot.figures[figure.key]"
+          [entry]="draft().foot.entries[figure.key]"
+          [problem]="problemOf(figure.key)"
+          (figure)="set(figure.key, $event)"
+          (unread)="keep(figure.key, $event)"
+          (left)="settle()"
+        />
+      }
+      @for (group of groups; track group.group) {
+        <details [open]="opened(group.group)">
+          <summary>
+            {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
+          </summary>
+          @for (figure of figuresIn(group.group); track figure.key) {
+            <cr-figure-field
+              [field]="figure.key"
+              [label]="figure.label"
+              [kind]="figure.kind"
+              [where]="figure.where"
+              [value]="draft().foot.figures[figure.key]"
+              [assumed]="foot()?.[figure.key]"
+              [note]="!figure.fallback ? 'Not known; never guessed.' : ''"
+              [entry]="draft().foot.entries[figure.key]"
+              [problem]="problemOf(figure.key)"
+              (figure)="set(figure.key, $event)"
+              (unread)="keep(figure.key, $event)"
+              (left)="settle()"
+            />
+          }
+        </details>
+      }
+      <div class="animal" role="group" aria-label="Kind of animal">
+        @for (animal of animals; track animal) {
+          <button type="button" [attr.aria-pressed]="draft().foot.animal === animal" (click)="choose(animal)">
+            {{ animal }}
+          </button>
+        }
+      </div>
+      <div class="carry">
+        @if (previous()) {
+          <button mat-stroked-button (click)="store.dispatch(copyLast())">
+            <mat-icon svgIcon="copy" />Copy last visit
+          </button>
+        }
+        <button mat-stroked-button (click)="store.dispatch(mirror())">
+          <mat-icon svgIcon="mirror" />Mirror from {{ other() }}
+        </button>
+      </div>
+    </div>
+  `,
+  styles: `
+    .start {
+      display: grid;
+      gap: 8px;
+      margin-bottom: 12px;
+      padding: 12px;
+      background: var(--ember-wash);
+      border-radius: 6px;
+    }
+    details {
+      border-top: 1px solid var(--rule);
+    }
+    summary {
+      min-height: 44px;
+      padding: 10px 2px;
+      font-weight: 650;
+      cursor: pointer;
+    }
+    summary .muted {
+      font-size: 0.85rem;
+      font-weight: 400;
+    }
+    .animal {
+      display: grid;
+      grid-template-columns: repeat(4, auto);
+      margin: 8px 0 12px;
+      border: 1px solid var(--rule-strong);
+      border-radius: 6px;
+      overflow: hidden;
+    }
+    .animal button {
+      min-height: 44px;
+      padding: 0 4px;
+      color: inherit;
+      font: inherit;
+      font-size: 0.9rem;
+      background: var(--sheet);
+      border: 0;
+      cursor: pointer;
+    }
+    .animal button[aria-pressed='true'] {
+      color: var(--ember-ink);
+      font-weight: 650;
+      background: var(--ember);
+    }
+    .carry {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+  `,
+})
+export class MapStep {
+  readonly draft = input.required<Draft>()
+  readonly side = input.required<Side>()
+  readonly foot = input<Foot | undefined>()
+  readonly problems = input<readonly Problem[]>([])
+  readonly previous = input<FootRecord | undefined>()
+
+  protected readonly store = inject(Store)
+  private readonly text = inject(FigureText)
+  protected readonly measured = FOOT_FIGURES.filter((figure) => figure.group === 'measured')
+  protected readonly groups = GROUPS
+  protected readonly animals = ANIMALS
+  protected readonly copyLast = benchActions.copyLast
+  protected readonly mirror = benchActions.mirror
+  protected readonly other = computed(() => OPPOSITE[this.side()])
+  protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
+
+  protected figuresIn = (group: FootFigure['group']): readonly FootFigure[] =>
+    FOOT_FIGURES.filter((figure) => figure.group === group)
+
+  /** A group with a fault in it must not hide it. */
+  protected opened(group: FootFigure['group']): boolean {
+    return this.figuresIn(group).some(
+      ({ key }) => this.problemOf(key) !== undefined || this.draft().foot.entries[key] !== undefined,
+    )
+  }
+
+  protected summary(group: FootFigure['group']): string {
+    const given = this.figuresIn(group).filter(({ key }) => this.draft().foot.figures[key] !== undefined)
+    return given.length === 0
+      ? 'all at their defaults'
+      : `${given.map(({ label }) => label.toLowerCase()).join(', ')} given`
+  }
+
+  protected noteFor({ key, kind }: FootFigure): string {
+    const last = this.previous()?.foot[key]
+    const now = this.draft().foot.figures[key]
+    if (last === undefined) return ''
+    if (now === undefined) return `Last visit ${this.text.figure(last, kind)}`
+    if (kind !== 'length')
+      return now === last ? 'As last visit' : `Last visit ${this.text.figure(last, kind)}`
+    const change = this.text.difference(now - last)
+    return change === '0' ? 'As last visit' : `${change} since last visit`
+  }
+
+  protected problemOf(key: FootFigureKey): string | undefined {
+    const problem = this.problems().find(({ path }) => path === `foot.${key}`)
+    // A figure that is simply not there yet is not a fault worth shouting about.
+    if (!problem || this.draft().foot.figures[key] === undefined) return undefined
+    return describeProblem(problem, this.text.style())
+  }
+
+  protected set = (key: FootFigureKey, value: number | undefined): void =>
+    this.store.dispatch(benchActions.setFigure({ key, value }))
+  protected keep = (field: string, text: string): void =>
+    this.store.dispatch(benchActions.setEntry({ field, text }))
+  protected settle = (): void => this.store.dispatch(benchActions.settle())
+  protected choose = (animal: Animal): void => this.store.dispatch(benchActions.setAnimal({ animal }))
+}

@@ -1,0 +1,31 @@
+import { inject, Injectable } from '@angular/core'
+import { formatDifference, formatFigure, formatLength, formatWeight, type FigureKind } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { settingsFeature } from '../state/settings/settings.feature'
+
+/** A written length in its parts, so that only the fraction is set as one. */
+export interface LengthParts {
+  whole: string
+  fraction: string
+  sign: string
+}
+
+/** Writes figures in the unit that is chosen; what reads it in a template follows a change of unit. */
+@Injectable({ providedIn: 'root' })
+export class FigureText {
+  private readonly store = inject(Store)
+  readonly style = this.store.selectSignal(settingsFeature.selectLengthStyle)
+
+  length = (mm: number): string => formatLength(mm, this.style())
+  parts = (mm: number): LengthParts => {
+    const [, whole = '', fraction = '', sign = ''] =
+      /^([\d.]*)\s*(\d+\/\d+)?(.*)$/.exec(this.length(mm)) ?? []
+    // A fraction alone, 7/8, is all fraction: the first digits belong to it.
+    const alone = /^(\d+\/\d+)(.*)$/.exec(this.length(mm))
+    return alone ? { whole: '', fraction: alone[1]!, sign: alone[2]! } : { whole, fraction, sign }
+  }
+  bare = (mm: number): string => formatLength(mm, this.style(), false)
+  difference = (mm: number): string => formatDifference(mm, this.style())
+  weight = (grams: number): string => formatWeight(grams, this.style().unit)
+  figure = (value: number, kind: FigureKind): string => formatFigure(value, kind, this.style())
+}

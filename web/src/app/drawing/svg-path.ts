@@ -1,0 +1,32 @@
+import type { Vec } from '@crescent/core'
+
+/** Turns the foot's frame into a picture's: x to the side it is seen on, y down from the toe, both in mm. */
+export interface View {
+  /** 1 when lateral is on the right, -1 when it is on the left. */
+  mirror: 1 | -1
+  /** y of the toe in the foot's frame. */
+  toeY: number
+}
+
+/** The sole with the toe up: lateral lies on the right of a left foot and on the left of a right foot. */
+export const soleView = (side: string, toeY: number): View => ({
+  mirror: side.startsWith('L') ? 1 : -1,
+  toeY,
+})
+
+/** A point of the foot in the picture. */
+export const seen = ([x, y]: Vec, { mirror, toeY }: View): Vec => [x * mirror, toeY - y]
+
+/** A place in the picture as a point of the foot. */
+export const unseen = ([x, y]: Vec, { mirror, toeY }: View): Vec => [x * mirror, toeY - y]
+
+/** A line of points as SVG path data, to a hundredth of a millimetre. Written for speed: a drag redraws every line. */
+export function svgPath(points: readonly Vec[], { mirror, toeY }: View, closed = false): string {
+  let path = ''
+  for (const [x, y] of points) {
+    const right = Math.round(x * mirror * 100) / 100
+    const down = Math.round((toeY - y) * 100) / 100
+    path += path === '' ? `M${right} ${down}` : `L${right} ${down}`
+  }
+  return closed ? path + 'Z' : path
+}

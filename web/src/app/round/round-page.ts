@@ -1,0 +1,47 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { RouterLink } from '@angular/router'
+import { Store } from '@ngrx/store'
+import { AsyncState } from '../common/async-state'
+import { dueText, longDay, shortDay, today } from '../common/today'
+import { recordsActions, recordsFeature } from '../state/records/records.feature'
+
+/** The day: who is overdue, who is due, who was seen. A visit starts from here. */
+@Component({
+  selector: 'cr-round-page',
+  imports: [AsyncState, MatButton, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './round-page.html',
+  styleUrl: './round-page.scss',
+})
+export class RoundPage {
+  private readonly store = inject(Store)
+  protected readonly day = signal(today())
+  protected readonly round = this.store.selectSignal(recordsFeature.selectRound)
+  protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
+  protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
+  protected readonly longDay = longDay
+  protected readonly shortDay = shortDay
+  protected readonly dueText = dueText
+
+  protected readonly groups = computed(() => {
+    const round = this.round()
+    if (!round) return []
+    return [
+      { key: 'overdue', title: 'Overdue', horses: round.overdue, count: round.counts.overdue },
+      { key: 'due', title: 'Due this week', horses: round.due, count: round.counts.due },
+    ]
+  })
+
+  constructor() {
+    this.read()
+  }
+
+  protected read(): void {
+    this.store.dispatch(recordsActions.openRound({ date: this.day() }))
+  }
+
+  protected start(horseId: string): void {
+    this.store.dispatch(recordsActions.startVisit({ horseId, date: this.day() }))
+  }
+}

@@ -1,0 +1,34 @@
+import { provideHttpClient, withFetch } from '@angular/common/http'
+import { isDevMode, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core'
+import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router'
+import { provideEffects } from '@ngrx/effects'
+import { provideStore } from '@ngrx/store'
+import { provideStoreDevtools } from '@ngrx/store-devtools'
+import * as benchEffects from '../state/bench/bench.effects'
+import { benchFeature } from '../state/bench/bench.feature'
+import * as recordsEffects from '../state/records/records.effects'
+import { recordsFeature } from '../state/records/records.feature'
+import * as settingsEffects from '../state/settings/settings.effects'
+import { settingsFeature } from '../state/settings/settings.feature'
+import { routes } from './app.routes'
+import { provideIcons } from './icons'
+import { CrescentTitle } from './title'
+
+declare const ngDevMode: boolean | undefined
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideHttpClient(withFetch()),
+    provideRouter(routes, withComponentInputBinding()),
+    { provide: TitleStrategy, useClass: CrescentTitle },
+    provideStore({
+      [settingsFeature.name]: settingsFeature.reducer,
+      [recordsFeature.name]: recordsFeature.reducer,
+      [benchFeature.name]: benchFeature.reducer,
+    }),
+    provideEffects(settingsEffects, recordsEffects, benchEffects),
+    ngDevMode ? provideStoreDevtools({ maxAge: 25, logOnly: !isDevMode() }) : [],
+    provideIcons(),
+  ],
+}

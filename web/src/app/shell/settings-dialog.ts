@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle'
+import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog'
+import { MatIcon } from '@angular/material/icon'
+import { MatSlider, MatSliderThumb } from '@angular/material/slider'
+import { USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop, type WorkshopRecord } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { FigureField } from '../bench/figure-field'
+import { FigureText } from '../drawing/figure-text'
+import { Api, conflictOf, failureText } from '../state/api'
+import { benchActions } from '../state/bench/bench.feature'
+import { settingsActions, settingsFeature, type Settings } from '../state/settings/settings.feature'
+
+/** Width of a bank card in mm (ISO/IEC 7810 ID-1): what most people have at hand to measure a screen with. */
+const CARD_WIDTH = 85.6
+
+/** How this browser reads, how this workshop works, and where the data goes. */
+@Component({
+  selector: 'cr-settings-dialog',
+  imports: [
+    FigureField,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatIcon,
+    MatSlider,
+    MatSliderThumb,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './settings-dialog.html',
+  styles: `
+    h3 {
+      margin: 18px 0 6px;
+      font-size: 1rem;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      align-items: center;
+      justify-content: space-between;
+      margin-bottom: 8px;
+    }
+    .card {
+      display: grid;
+      place-items: end start;
+      padding: 8px;
+      color: var(--ink-soft);
+      font-size: 0.85rem;
+      background: var(--paper);
+      border: 1.5px solid var(--rule-strong);
+      border-radius: 10px;
+    }
+    mat-slider {
+      width: 100%;
+    }
+    .said {
+      margin-top: 10px;
+      padding: 8px 12px;
+      background: var(--sheet-sunk);
+      border-left: 4px solid var(--good);
+    }
+    .said.bad {
+      border-color: var(--stop);
+    }
+  `,
+})
+export class SettingsDialog {
+  private readonly store = inject(Store)
+  private readonly api = inject(Api)
+  protected readonly text = inject(FigureText)
+  protected readonly settings = this.store.selectSignal(settingsFeature.selectSettingsState)
+  protected readonly figures = WORKSHOP_FIGURES
+  protected readonly usual = USUAL_WORKSHOP
+  private readonly stored = signal<WorkshopRecord | undefined>(undefined)
+  protected readonly values = signal<Partial<Workshop>>({})
+  protected readonly entries = signal<Record<string, string>>({})
+  protected readonly said = signal<{ text: string; bad: boolean } | undefined>(undefined)
+  protected readonly card = computed(() => CARD_WIDTH * this.settings().pixelsPerMm)
+  protected readonly cardHeight = computed(() => 53.98 * this.settings().pixelsPerMm)
+
+  constructor() {
+    this.api.workshop().subscribe({
+      next: (record) => this.read(record),
+      error: (error: unknown) => this.said.set({ text: failureText(error), bad: true }),
+    })
+  }
+
+  protected change = (changes: Partial<Settings>): void =>
+    this.store.dispatch(settingsActions.change({ changes }))
+
+  protected set(key: keyof Workshop, value: number | undefined): void {
+    this.values.update(({ [key]: _old, ...rest }) => (value === undefined ? rest : { ...rest, [key]: value }))
+    this.entries.update(({ [key]: _old, ...rest }) => rest)
+  }
+
+  protected unread(key: string, entry: string): void {
+    this.entries.update((entries) => ({ ...entries, [key]: entry }))
+  }
+
+  protected problemOf(figure: (typeof WORKSHOP_FIGURES)[number]): string | undefined {
+    const value = this.values()[figure.key]
+    const [low, high] = figure.range
+    if (value === undefined || (value >= low && value <= high)) return undefined
+    return `It lies between ${this.text.length(low)} and ${this.text.length(high)}`
+  }
+
+  protected saveWorkshop(): void {
+    const record = this.stored()
+    if (!record) return
+    this.api.putWorkshop({ ...record, figures: this.values() }).subscribe({
+      next: (saved) => {
+        this.read(saved)
+        this.store.dispatch(benchActions.workshopSaved({ workshop: saved }))
+        this.said.set({ text: 'The workshop’s figures are saved.', bad: false })
+      },
+      error: (error: unknown) => {
+        const current = conflictOf<WorkshopRecord>(error)
+        if (current) this.stored.set(current)
+        const text = current
+          ? 'Changed in another window meanwhile. Your figures are still here: save again to keep them.'
+          : failureText(error)
+        this.said.set({ text, bad: true })
+      },
+    })
+  }
+
+  protected backUp(): void {
+    this.api.writeBackup().subscribe({
+      next: ({ file }) =>
+        this.said.set({ text: `Backed up in the data folder: backups/${file}`, bad: false }),
+      error: (error: unknown) => this.said.set({ text: failureText(error), bad: true }),
+    })
+  }
+
+  protected async bringIn(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0]
+    input.value = ''
+    if (!file) return
+    let library: unknown
+    try {
+      library = JSON.parse(await file.text())
+    } catch {
+      this.said.set({ text: `${file.name} is not a library: it is no JSON file.`, bad: true })
+      return
+    }
+    this.api.importLibrary(library).subscribe({
+      next: ({ added, unchanged, kept }) =>
+        this.said.set({
+          text: `${added} records added, ${unchanged} were here already, ${kept.length} differ and were kept as they are here.`,
+          bad: false,
+        }),
+      error: (error: unknown) =>
+        this.said.set({ text: `Nothing was brought in. ${failureText(error).slice(0, 300)}`, bad: true }),
+    })
+  }
+
+  private read(record: WorkshopRecord): void {
+    this.stored.set(record)
+    this.values.set(record.figures)
+  }
+}

@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core'
+import { MatButton, MatIconButton } from '@angular/material/button'
+import { MatDialog } from '@angular/material/dialog'
+import { MatIcon } from '@angular/material/icon'
+import { MatTooltip } from '@angular/material/tooltip'
+import { RouterLink } from '@angular/router'
+import { commonName, currentPatterns, type Side, type StoredPattern, type Visit } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { AsyncState } from '../common/async-state'
+import { shortDay, today } from '../common/today'
+import { FigureText } from '../drawing/figure-text'
+import { SmallShoe } from '../drawing/small-shoe'
+import { recordsActions, recordsFeature } from '../state/records/records.feature'
+
+const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
+
+/** One horse: what its four feet wear, its visits, its pattern library. */
+@Component({
+  selector: 'cr-horse-page',
+  imports: [AsyncState, MatButton, MatIcon, MatIconButton, MatTooltip, RouterLink, SmallShoe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './horse-page.html',
+  styleUrl: './horse-page.scss',
+})
+export class HorsePageView {
+  readonly horseId = input.required<string>()
+
+  private readonly store = inject(Store)
+  private readonly dialog = inject(MatDialog)
+  protected readonly text = inject(FigureText)
+  protected readonly page = this.store.selectSignal(recordsFeature.selectPage)
+  protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
+  protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
+  protected readonly shortDay = shortDay
+  protected readonly showArchived = signal(false)
+
+  protected readonly feet = computed(() => {
+    const page = this.page()
+    const wears = currentPatterns(page?.patterns ?? [])
+    return SIDES.map((side) => ({ side, pattern: wears[side] }))
+  })
+  protected readonly library = computed(() =>
+    (this.page()?.patterns ?? []).filter((pattern) => pattern.archived === this.showArchived()),
+  )
+  protected readonly archivedCount = computed(
+    () => this.page()?.patterns.filter((one) => one.archived).length ?? 0,
+  )
+
+  constructor() {
+    effect(() => this.store.dispatch(recordsActions.openHorse({ id: this.horseId() })))
+  }
+
+  protected again = (): void => this.store.dispatch(recordsActions.openHorse({ id: this.horseId() }))
+  protected start = (): void =>
+    this.store.dispatch(recordsActions.startVisit({ horseId: this.horseId(), date: today() }))
+
+  /** What was measured at a visit, foot by foot: width by length. */
+  protected measured(visit: Visit): string {
+    const records = this.page()!.footRecords.filter((record) => record.visitId === visit.id)
+    return SIDES.flatMap((side) => {
+      const foot = records.find((record) => record.side === side)?.foot
+      return foot ? [`${side} ${this.text.bare(foot.width)} x ${this.text.length(foot.length)}`] : []
+    }).join(', ')
+  }
+
+  protected barOf({ shoe: { section } }: StoredPattern): string {
+    const name = commonName(section)
+    return name && this.text.style().unit === 'in'
+      ? name
+      : `${this.text.bare(section.width)} x ${this.text.length(section.thickness)}`
+  }
+
+  protected async change(): Promise<void> {
+    const { HorseDialog } = await import('./horse-dialog')
+    this.dialog.open(HorseDialog, { data: { horse: this.page()!.horse }, width: '560px' })
+  }
+
+  protected async changeOwner(): Promise<void> {
+    const { OwnerDialog } = await import('./owner-dialog')
+    this.dialog.open(OwnerDialog, { data: { owner: this.page()!.owner }, width: '480px' })
+  }
+
+  protected archiveHorse(archived: boolean): void {
+    this.store.dispatch(recordsActions.saveHorse({ horse: { ...this.page()!.horse, archived } }))
+  }
+
+  protected archivePattern({ result: _result, ...pattern }: StoredPattern, archived: boolean): void {
+    this.store.dispatch(recordsActions.savePattern({ pattern: { ...pattern, archived } }))
+  }
+}

@@ -1,0 +1,73 @@
+import { HttpClient, HttpErrorResponse, HttpParams } from '@angular/common/http'
+import { inject, Injectable } from '@angular/core'
+import type {
+  FootRecord,
+  Horse,
+  HorsePage,
+  HorseSummary,
+  Owner,
+  Pattern,
+  Refusal,
+  Round,
+  StoredPattern,
+  Visit,
+  VisitPage,
+  WorkshopRecord,
+} from '@crescent/core'
+import type { Observable } from 'rxjs'
+
+export interface ImportReport {
+  added: number
+  unchanged: number
+  kept: { kind: string; id: string }[]
+}
+
+/** Every call to the server, by name. */
+@Injectable({ providedIn: 'root' })
+export class Api {
+  private readonly http = inject(HttpClient)
+
+  round = (date: string): Observable<Round> => this.http.get<Round>('/api/round', { params: { date } })
+  horses = (search: string, archived: boolean): Observable<HorseSummary[]> =>
+    this.http.get<HorseSummary[]>('/api/horses', { params: listParams(search, archived, 200) })
+  horsePage = (id: string): Observable<HorsePage> => this.http.get<HorsePage>(`/api/horses/${id}/page`)
+  visitPage = (id: string): Observable<VisitPage> => this.http.get<VisitPage>(`/api/visits/${id}/page`)
+  owners = (search: string): Observable<Owner[]> =>
+    this.http.get<Owner[]>('/api/owners', { params: listParams(search, false, 50) })
+  putOwner = (owner: Owner): Observable<Owner> => this.http.put<Owner>(`/api/owners/${owner.id}`, owner)
+  putHorse = (horse: Horse): Observable<Horse> => this.http.put<Horse>(`/api/horses/${horse.id}`, horse)
+  putVisit = (visit: Visit): Observable<Visit> => this.http.put<Visit>(`/api/visits/${visit.id}`, visit)
+  putFootRecord = (record: FootRecord): Observable<FootRecord> =>
+    this.http.put<FootRecord>(`/api/foot-records/${record.id}`, record)
+  putPattern = (pattern: Pattern): Observable<StoredPattern> =>
+    this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)
+  patternVersions = (id: string): Observable<StoredPattern[]> =>
+    this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
+  workshop = (): Observable<WorkshopRecord> => this.http.get<WorkshopRecord>('/api/workshop')
+  putWorkshop = (record: WorkshopRecord): Observable<WorkshopRecord> =>
+    this.http.put<WorkshopRecord>('/api/workshop', record)
+  writeBackup = (): Observable<{ file: string }> => this.http.post<{ file: string }>('/api/backup', {})
+  importLibrary = (library: unknown): Observable<ImportReport> =>
+    this.http.post<ImportReport>('/api/library', library)
+}
+
+const listParams = (search: string, archived: boolean, limit: number): HttpParams =>
+  new HttpParams({ fromObject: { search, archived, limit } })
+
+/** Why a request failed, in words for the screen. */
+export function failureText(error: unknown): string {
+  if (!(error instanceof HttpErrorResponse)) return 'Something went wrong here.'
+  if (error.status === 0) return 'The server does not answer. What you typed is kept here; try again.'
+  const refusal = error.error as Refusal | null
+  const messages = refusal?.errors?.map((problem) => problem.message) ?? []
+  return messages.length > 0 ? messages.join(' ') : `The server answered ${error.status}.`
+}
+
+/** There is no such record (any more). */
+export const isGone = (error: unknown): boolean => error instanceof HttpErrorResponse && error.status === 404
+
+/** The stored record, where a stale write was refused. */
+export function conflictOf<T>(error: unknown): T | undefined {
+  if (!(error instanceof HttpErrorResponse) || error.status !== 409) return undefined
+  return (error.error as Refusal<T> | null)?.current
+}

@@ -1,0 +1,215 @@
+import {
+  planShoe,
+  type Animal,
+  type FootFigureKey,
+  type FootRecord,
+  type ShoeInput,
+  type Side,
+  type StoredPattern,
+  type VisitPage,
+  type WorkshopRecord,
+} from '@crescent/core'
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store'
+import { recordsActions } from '../records/records.feature'
+import { EMPTY, type BenchConflict, type BenchState, type SaveRequest } from './bench.state'
+import { draftsFrom, footDraft, footInput, OPPOSITE, SIDES, type Draft, type Drafts } from './draft'
+import { touch, withBaseOf } from './history'
+import { NO_FIGURES, tryPlan, UNPLANNED } from './planning'
+import { afterSave, rebased, rebasedOn, takeTheirs, withIds } from './saving'
+
+export const benchActions = createActionGroup({
+  source: 'Bench',
+  events: {
+    open: props<{ visitId: string }>(),
+    opened: props<{ page: VisitPage; kept: Partial<Drafts> }>(),
+    openFailed: props<{ failure: string; gone: boolean }>(),
+    chooseSide: props<{ side: Side }>(),
+    setFigure: props<{ key: FootFigureKey; value: number | undefined }>(),
+    setEntry: props<{ field: string; text: string }>(),
+    setAnimal: props<{ animal: Animal }>(),
+    setShoe: props<{ shoe: ShoeInput; touched: string }>(),
+    copyLast: emptyProps(),
+    mirror: emptyProps(),
+    loadPattern: props<{ pattern: StoredPattern; withFoot: boolean }>(),
+    /** A hand was lifted: the next change is one of its own. */
+    settle: emptyProps(),
+    undo: emptyProps(),
+    redo: emptyProps(),
+    discard: emptyProps(),
+    save: props<{ request: SaveRequest }>(),
+    /** The first half of a save is done. */
+    patternStored: props<{ side: Side; pattern: StoredPattern }>(),
+    saved: props<{ side: Side; sent: Draft; record: FootRecord; pattern: StoredPattern }>(),
+    saveFailed: props<{ failure: string }>(),
+    saveRefused: props<{ conflict: BenchConflict; request: SaveRequest }>(),
+    keepMine: emptyProps(),
+    takeTheirs: emptyProps(),
+    closeConflict: emptyProps(),
+    finishVisit: props<{ notes: string }>(),
+    visitFinished: props<{ visit: VisitPage['visit'] }>(),
+    workshopSaved: props<{ workshop: WorkshopRecord }>(),
+  },
+})
+
+const without = <T>(record: Record<string, T>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).filter(([name]) => name !== key))
+
+export const benchFeature = createFeature({
+  name: 'bench',
+  reducer: createReducer(
+    EMPTY,
+    on(benchActions.open, (state, { visitId }): BenchState =>
+      state.page?.visit.id === visitId ? state : { ...EMPTY, side: state.side },
+    ),
+    on(benchActions.opened, (state, { page, kept }): BenchState => ({
+      ...EMPTY,
+      side: state.side,
+      page,
+      drafts: { ...draftsFrom(page), ...kept },
+    })),
+    on(benchActions.openFailed, (state, { failure }): BenchState => ({ ...state, failure })),
+    on(benchActions.chooseSide, (state, { side }): BenchState => ({ ...state, side, lastTouched: '' })),
+    on(benchActions.setFigure, (state, { key, value }): BenchState =>
+      touch(state, key, ({ foot, ...draft }) => ({
+        ...draft,
+        foot: {
+          ...foot,
+          figures:
+            value === undefined
+              ? without(foot.figures as Record<string, number>, key)
+              : { ...foot.figures, [key]: value },
+          entries: without(foot.entries, key),
+        },
+      })),
+    ),
+    on(benchActions.setEntry, (state, { field, text }): BenchState =>
+      touch(state, field, ({ foot, ...draft }) => ({
+        ...draft,
+        foot: { ...foot, entries: { ...foot.entries, [field]: text } },
+      })),
+    ),
+    on(benchActions.setAnimal, (state, { animal }): BenchState =>
+      touch(state, 'animal', (draft) => ({ ...draft, foot: { ...draft.foot, animal } })),
+    ),
+    on(benchActions.setShoe, (state, { shoe, touched }): BenchState =>
+      touch(state, touched, (draft) => ({
+        ...draft,
+        shoe,
+        foot: { ...draft.foot, entries: without(draft.foot.entries, touched) },
+      })),
+    ),
+    on(benchActions.copyLast, (state): BenchState => {
+      const last = state.page?.previous?.footRecords.find((record) => record.side === state.side)
+      return last ? touch(state, 'copy', (draft) => ({ ...draft, foot: footDraft(last.foot) })) : state
+    }),
+    on(benchActions.mirror, (state): BenchState => {
+      const other = state.drafts?.[OPPOSITE[state.side]]
+      // One frame for every foot: a mirror image has the same figures.
+      return other
+        ? touch(state, 'mirror', (draft) => ({ ...draft, foot: other.foot, shoe: other.shoe }))
+        : state
+    }),
+    on(benchActions.loadPattern, (state, { pattern, withFoot }): BenchState =>
+      touch(state, 'pattern', (draft) => ({
+        ...draft,
+        shoe: pattern.shoe,
+        foot: withFoot ? footDraft(pattern.foot) : draft.foot,
+        base: { ...draft.base, pattern: { id: pattern.id, version: pattern.version, name: pattern.name } },
+      })),
+    ),
+    on(benchActions.settle, (state): BenchState => ({ ...state, lastTouched: '' })),
+    on(benchActions.undo, (state): BenchState => {
+      const before = state.past.at(-1)
+      if (!before || !state.drafts) return state
+      return {
+        ...state,
+        drafts: withBaseOf(before, state.drafts),
+        past: state.past.slice(0, -1),
+        future: [state.drafts, ...state.future],
+        lastTouched: '',
+      }
+    }),
+    on(benchActions.redo, (state): BenchState => {
+      const [after, ...later] = state.future
+      if (!after || !state.drafts) return state
+      return {
+        ...state,
+        drafts: withBaseOf(after, state.drafts),
+        past: [...state.past, state.drafts],
+        future: later,
+        lastTouched: '',
+      }
+    }),
+    on(benchActions.discard, (state): BenchState => {
+      if (!state.page) return state
+      const fresh = draftsFrom(state.page)[state.side]
+      const discarded = touch(state, 'discard', () => fresh)
+      return { ...discarded, drafts: { ...discarded.drafts!, [state.side]: fresh } }
+    }),
+    on(benchActions.save, (state, { request }): BenchState => ({ ...withIds(state, request), saving: true })),
+    on(benchActions.patternStored, (state, { side, pattern }): BenchState =>
+      rebasedOn(state, side, { pattern: { id: pattern.id, version: pattern.version, name: pattern.name } }),
+    ),
+    on(benchActions.saved, (state, { side, sent, record, pattern }): BenchState =>
+      afterSave(state, side, sent, record, pattern),
+    ),
+    on(benchActions.saveFailed, (state): BenchState => ({ ...state, saving: false })),
+    on(benchActions.saveRefused, (state, { conflict, request }): BenchState => ({
+      ...state,
+      saving: false,
+      conflict,
+      refused: request,
+    })),
+    on(benchActions.keepMine, (state): BenchState => ({ ...rebased(state), conflict: null })),
+    on(benchActions.takeTheirs, takeTheirs),
+    on(benchActions.closeConflict, (state): BenchState => ({ ...state, conflict: null, refused: null })),
+    on(benchActions.visitFinished, (state, { visit }): BenchState =>
+      state.page ? { ...state, page: { ...state.page, visit } } : state,
+    ),
+    on(benchActions.workshopSaved, (state, { workshop }): BenchState =>
+      state.page ? { ...state, page: { ...state.page, workshop } } : state,
+    ),
+    // The horse was changed in the Stable: what the Bench read is no longer true.
+    on(recordsActions.horseSaved, (state, { horse }): BenchState =>
+      state.page?.horse.id === horse.id ? { ...state, page: { ...state.page, horse } } : state,
+    ),
+    on(recordsActions.patternSaved, (state, { pattern }): BenchState =>
+      state.page?.horse.id === pattern.horseId
+        ? {
+            ...state,
+            page: {
+              ...state.page,
+              patterns: [pattern, ...state.page.patterns.filter((p) => p.id !== pattern.id)],
+            },
+          }
+        : state,
+    ),
+  ),
+  extraSelectors: ({ selectPage, selectDrafts, selectSide, selectPast, selectFuture }) => {
+    const selectDraft = createSelector(selectDrafts, selectSide, (drafts, side) => drafts?.[side])
+    const selectWorkshop = createSelector(selectPage, (page) => page?.workshop.figures ?? NO_FIGURES)
+    return {
+      selectDraft,
+      selectWorkshop,
+      selectPlanning: createSelector(selectSide, selectDraft, selectWorkshop, (side, draft, workshop) =>
+        draft ? tryPlan(() => planShoe(footInput(side, draft.foot), draft.shoe, workshop)) : UNPLANNED,
+      ),
+      selectPreviousFoot: createSelector(selectPage, selectSide, (page, side) =>
+        page?.previous?.footRecords.find((record) => record.side === side),
+      ),
+      selectDirtySides: createSelector(selectDrafts, (drafts) =>
+        SIDES.filter((side) => drafts?.[side].dirty),
+      ),
+      selectCanUndo: createSelector(selectPast, (past) => past.length > 0),
+      selectCanRedo: createSelector(selectFuture, (future) => future.length > 0),
+    }
+  },
+})

@@ -1,0 +1,49 @@
+import type { FootRecord, Side, StoredPattern, VisitPage } from '@crescent/core'
+import type { Drafts } from './draft'
+
+/** A save that was refused because the stored record changed: what was sent, and what stands there now. */
+export interface BenchConflict {
+  side: Side
+  kind: 'foot' | 'pattern'
+  current: FootRecord | StoredPattern
+}
+
+/** What the farrier asked to save. */
+export interface SaveRequest {
+  side: Side
+  name: string
+  /** Make a new pattern, not the next version of the one that was loaded. */
+  asNew: boolean
+  /** Ids for what is stored for the first time, made before sending: a repeat after a lost answer makes no second one. */
+  newPatternId: string
+  newRecordId: string
+}
+
+export interface BenchState {
+  page: VisitPage | null
+  failure: string
+  side: Side
+  drafts: Drafts | null
+  past: Drafts[]
+  future: Drafts[]
+  /** What the last change was made to: changes to the same thing in one go are undone in one go. */
+  lastTouched: string
+  saving: boolean
+  conflict: BenchConflict | null
+  /** The request that met the conflict, to be tried again as the farrier decides. */
+  refused: SaveRequest | null
+}
+
+/** A Bench with nothing on it. */
+export const EMPTY: BenchState = {
+  page: null,
+  failure: '',
+  side: 'LF',
+  drafts: null,
+  past: [],
+  future: [],
+  lastTouched: '',
+  saving: false,
+  conflict: null,
+  refused: null,
+}

@@ -1,0 +1,80 @@
+import {
+  currentPatterns,
+  PLAIN_SHOE,
+  type Animal,
+  type FootFigureKey,
+  type FootInput,
+  type FootRecord,
+  type Side,
+  type ShoeInput,
+  type StoredPattern,
+  type VisitPage,
+  type WorkshopInput,
+} from '@crescent/core'
+
+export const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
+
+/** The figures typed so far, possible or not, and the texts that could not be read as figures. */
+export interface FootDraft {
+  animal: Animal
+  figures: Partial<Record<FootFigureKey, number>>
+  /** What was typed where it is no figure, by field; nothing typed is lost. */
+  entries: Record<string, string>
+}
+
+/** The work on one foot of one visit. Whole in itself, so that undo and the browser's store keep it as it is. */
+export interface Draft {
+  foot: FootDraft
+  shoe: ShoeInput
+  /**
+   * The stored records this work began from; the server refuses it if they changed since.
+   * Version 0: sent once and not answered yet.
+   */
+  base: {
+    record: Pick<FootRecord, 'id' | 'version'> | null
+    pattern: Pick<StoredPattern, 'id' | 'version' | 'name'> | null
+  }
+  /** Changed since it was last saved. */
+  dirty: boolean
+}
+
+export type Drafts = Record<Side, Draft>
+
+/** What the Bench starts from: what was saved at this visit, else an empty foot and the shoe it wears. */
+export function draftsFrom(page: VisitPage): Drafts {
+  const wears = currentPatterns(page.patterns)
+  const draft = (side: Side): Draft => {
+    const record = page.footRecords.find((one) => one.side === side)
+    const pattern = page.patterns.find((one) => one.id === record?.patternId) ?? wears[side]
+    return {
+      foot: record ? footDraft(record.foot) : { animal: page.horse.animal, figures: {}, entries: {} },
+      shoe: pattern?.shoe ?? PLAIN_SHOE,
+      base: {
+        record: record ? { id: record.id, version: record.version } : null,
+        pattern: pattern ? { id: pattern.id, version: pattern.version, name: pattern.name } : null,
+      },
+      dirty: false,
+    }
+  }
+  return { LF: draft('LF'), RF: draft('RF'), LH: draft('LH'), RH: draft('RH') }
+}
+
+/** A stored foot as a draft of it. */
+export function footDraft(foot: FootInput): FootDraft {
+  const { side: _side, animal, ...figures } = foot
+  return { animal: animal ?? 'horse', figures, entries: {} }
+}
+
+/** The foot as the core takes it; figures that are missing stay missing and are refused there by name. */
+export const footInput = (side: Side, { animal, figures }: FootDraft): FootInput =>
+  ({ side, animal, ...figures }) as FootInput
+
+/** The foot on the other side of the horse. */
+export const OPPOSITE: Record<Side, Side> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }
+
+/** What a plan is made from. */
+export interface PlanInput {
+  foot: FootInput
+  shoe: ShoeInput
+  workshop: WorkshopInput
+}

@@ -1,0 +1,138 @@
+import { HttpErrorResponse } from '@angular/common/http'
+import { TestBed } from '@angular/core/testing'
+import { MatSnackBar } from '@angular/material/snack-bar'
+import type { FootRecord, Pattern } from '@crescent/core'
+import { Actions, provideEffects } from '@ngrx/effects'
+import { Store, type Action } from '@ngrx/store'
+import { of, throwError } from 'rxjs'
+import { FOOT, PAGE, pattern, STORE } from '../testing'
+import { Api, conflictOf, failureText, isGone } from './api'
+import * as benchEffects from './bench/bench.effects'
+import { benchActions, benchFeature } from './bench/bench.feature'
+import type { SaveRequest } from './bench/bench.state'
+
+const refusal = (status: number, body: unknown) => new HttpErrorResponse({ status, error: body })
+const REQUEST: SaveRequest = { side: 'LF', name: 'Set', asNew: true, newPatternId: 'np', newRecordId: 'nr' }
+
+describe('what a failure says', () => {
+  it('tells an unreachable server, a list of problems and the unforeseen apart', () => {
+    expect(failureText(refusal(0, null))).toContain('does not answer')
+    expect(
+      failureText(
+        refusal(400, {
+          errors: [
+            { path: 'a', message: 'Too long.' },
+            { path: 'b', message: 'Too wide.' },
+          ],
+        }),
+      ),
+    ).toBe('Too long. Too wide.')
+    expect(failureText(refusal(502, null))).toContain('502')
+    expect(failureText(new Error('x'))).toContain('went wrong')
+  })
+
+  it('finds the stored record in a refused write only', () => {
+    expect(conflictOf(refusal(409, { errors: [], current: { id: 'x' } }))).toEqual({ id: 'x' })
+    expect(conflictOf(refusal(409, { errors: [] }))).toBeUndefined()
+    expect(conflictOf(refusal(400, { current: {} }))).toBeUndefined()
+    expect(isGone(refusal(404, null))).toBe(true)
+  })
+})
+
+describe('saving from the Bench', () => {
+  let sent: { patterns: Pattern[]; records: FootRecord[] }
+  let api: { putPattern: (p: Pattern) => unknown; putFootRecord: (r: FootRecord) => unknown }
+  let done: Action[]
+
+  beforeEach(() => {
+    localStorage.clear()
+    sent = { patterns: [], records: [] }
+    api = {
+      putPattern: (one) => {
+        sent.patterns.push(one)
+        return of(pattern(one.id, { ...one, version: one.version + 1 }))
+      },
+      putFootRecord: (one) => {
+        sent.records.push(one)
+        return of({ ...one, version: one.version + 1 })
+      },
+    }
+    TestBed.configureTestingModule({
+      providers: [
+        ...STORE,
+        provideEffects(benchEffects),
+        { provide: Api, useFactory: () => api },
+        { provide: MatSnackBar, useValue: { open: () => undefined } },
+      ],
+    })
+    done = []
+    TestBed.inject(Actions).subscribe((action: Action) => done.push(action))
+    const store = TestBed.inject(Store)
+    store.dispatch(benchActions.opened({ page: PAGE, kept: {} }))
+    store.dispatch(benchActions.copyLast())
+  })
+
+  const store = () => TestBed.inject(Store)
+  const state = () => store().selectSignal(benchFeature.selectBenchState)()
+
+  it('puts the pattern, then the foot that names it', () => {
+    store().dispatch(benchActions.save({ request: REQUEST }))
+    expect(sent.patterns[0]).toMatchObject({
+      id: 'np',
+      version: 0,
+      name: 'Set',
+      side: 'LF',
+      visitId: 'visit',
+    })
+    expect(sent.patterns[0]!.foot).toMatchObject({ ...FOOT })
+    expect(sent.records[0]).toMatchObject({ id: 'nr', version: 0, patternId: 'np' })
+    expect(state().drafts!.LF).toMatchObject({
+      dirty: false,
+      base: { record: { version: 1 }, pattern: { version: 1 } },
+    })
+  })
+
+  it('sends the next version of the pattern it began from unless a new one is asked for', () => {
+    store().dispatch(benchActions.save({ request: { ...REQUEST, asNew: false } }))
+    expect(sent.patterns[0]).toMatchObject({ id: 'p1', version: 1 })
+  })
+
+  it('keeps the work unsaved when the server is gone, and sends the same ids again', () => {
+    api.putPattern = () => throwError(() => refusal(0, null))
+    store().dispatch(benchActions.save({ request: REQUEST }))
+    expect(state()).toMatchObject({ saving: false, drafts: { LF: { dirty: true } } })
+    api.putPattern = (one) => {
+      sent.patterns.push(one)
+      return of(pattern(one.id, { version: 1 }))
+    }
+    store().dispatch(
+      benchActions.save({ request: { ...REQUEST, newPatternId: 'other', newRecordId: 'other' } }),
+    )
+    expect(sent.patterns[0]!.id).toBe('np')
+    expect(sent.records[0]!.id).toBe('nr')
+  })
+
+  it('asks when the foot was changed elsewhere, and makes no second pattern when it tries again', () => {
+    const current = { id: 'theirs', version: 3, visitId: 'visit', side: 'LF', foot: FOOT } as FootRecord
+    const good = api.putFootRecord
+    api.putFootRecord = () => throwError(() => refusal(409, { errors: [], current }))
+    store().dispatch(benchActions.save({ request: REQUEST }))
+    expect(state().conflict).toMatchObject({ kind: 'foot', current: { id: 'theirs' } })
+    api.putFootRecord = good
+    store().dispatch(benchActions.keepMine())
+    expect(sent.patterns.map(({ id, version }) => [id, version])).toEqual([
+      ['np', 0],
+      ['np', 1],
+    ])
+    expect(sent.records[0]).toMatchObject({ id: 'theirs', version: 3 })
+    expect(state()).toMatchObject({ conflict: null, drafts: { LF: { dirty: false } } })
+  })
+
+  it('keeps unsaved work in the browser and takes it away once it is saved', async () => {
+    const kept = () => localStorage.getItem('crescent.bench.visit')
+    await vi.waitFor(() => expect(kept()).toContain('"LF"'))
+    store().dispatch(benchActions.save({ request: REQUEST }))
+    await vi.waitFor(() => expect(kept()).toBeNull())
+    expect(done.map((action) => action.type)).toContain(benchActions.saved.type)
+  })
+})
