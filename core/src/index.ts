@@ -16,7 +16,41 @@ export {
 } from './foot/figures'
 export { readFoot, type Foot } from './foot/measurements'
 export type { Landmarks } from './foot/landmarks'
-export { footOutline } from './foot/outline'
+export { footOutline, type FootOutline } from './foot/outline'
+export { widestPart, type WidestPart, type WidestWay } from './foot/widest-part'
+export { wallThicknessAt } from './foot/wall'
+export { regionsOf, REGIONS, type Region } from './foot/regions'
+export { asymmetry, compareOutlines, type RegionDifference } from './foot/comparison'
+export { sideView, type SideFigures, type SideView } from './foot/side-view'
+export { trend, type Measured, type Trend } from './foot/trend'
+export {
+  FOLLOWED,
+  seriesOf,
+  wallGrowth,
+  type DatedFoot,
+  type Followed,
+  type Growth,
+  type Series,
+} from './foot/growth'
+export type { Balance, HeelSupport } from './foot/balance/balance'
+export type { SchoolResult } from './foot/balance/breakover'
+export type { HoofPastern } from './foot/balance/hoof-pastern'
+export { SCHOOLS } from './foot/balance/schools'
+export * from './look/choices'
+export { PLACES, placeNamed, type Part, type PlaceKey } from './look/places'
+export {
+  FINDING_KINDS,
+  findingKind,
+  kindsFor,
+  type FindingKind,
+  type FindingKindKey,
+} from './look/finding-kinds'
+export { placeAreas, type PlaceArea } from './look/place-areas'
+export { newLook } from './look/new-look'
+export { answered, openQuestions, standing } from './look/carry'
+export { closedGates, gatesOf, type Gate } from './look/gates'
+export { advise } from './advice/advise'
+export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
 export { FIT_PRESETS, type Fit, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
@@ -25,7 +59,18 @@ export type { Nail, Verdict } from './nails/nails'
 export { resolveNails, type NailPlan } from './nails/holes'
 export { checkWorkshop, resolveWorkshop, USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop } from './workshop'
 export { planShoe, type Plan } from './plan'
-export type { Animal, FootInput, Side } from './records/foot'
+export type { Animal, BreakoverSchool, FootInput, HeelMeasure, Side, TipSource } from './records/foot'
+export type {
+  Acknowledgement,
+  AdviceChoice,
+  Answer,
+  Finding,
+  FootLook,
+  Look,
+  OldShoe,
+  Untrimmed,
+  VetWord,
+} from './records/look'
 export type {
   FitName,
   FitNumbers,

@@ -1,10 +1,12 @@
 import type { Caution } from './cautions/caution'
 import { collectCautions } from './cautions/cautions'
+import { balanceOf, type Balance } from './foot/balance/balance'
 import type { FootFigureKey } from './foot/figures'
 import { landmarks, type Landmarks } from './foot/landmarks'
 import { readFoot, type Foot } from './foot/measurements'
 import { footOutline } from './foot/outline'
-import { placeAt, trackLength } from './geometry/track'
+import { widestPart, type WidestPart } from './foot/widest-part'
+import { placeAt, trackLength, type Track } from './geometry/track'
 import type { Vec } from './geometry/vector'
 import { toeStation, workIron, type Iron } from './iron/iron'
 import { checkNails, placeHoles, resolveNails } from './nails/holes'
@@ -34,6 +36,11 @@ export interface Plan {
     body: readonly Vec[]
   }
   landmarks: Landmarks
+  /** The widest part as it was seen. */
+  widest: WidestPart
+  balance: Balance
+  /** The shoe across its heel ends, mm, the ways farriers compare it: outside, and middle to middle of the web. */
+  heels: { outside: number; middleOfWeb: number }
   profile: Profile
   iron: Iron
   suggestion: SuggestedSection
@@ -74,6 +81,14 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const iron = workIron(foot, section, rims, profile, holes, workshop)
   const marks = landmarks(foot, outline)
   const suggestion = suggestSection(foot, fit.name)
+  const widest = widestPart(footInput)
+  const balance = balanceOf({
+    foot,
+    assumed,
+    widest,
+    heelEnds: { lateral: rims.centreline.points[0]![1], medial: rims.centreline.points.at(-1)![1] },
+    shoeToeY: placeAt(rims.outer, rims.toe).point[1],
+  })
   return {
     foot,
     assumed,
@@ -86,6 +101,9 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
       body: shoeBody(rims, section.width),
     },
     landmarks: marks,
+    widest,
+    balance,
+    heels: heelWidths(rims),
     profile,
     iron,
     suggestion,
@@ -94,6 +112,8 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
       foot,
       questions,
       landmarks: marks,
+      widest,
+      balance,
       section,
       suggestion,
       fit,
@@ -114,6 +134,12 @@ function checkModifications(shoe: ShoeInput): Problem[] {
 
 /** Least room between the two heel ends, mm: less and the branches of an open shoe lie on each other. */
 const HEEL_GAP = 2
+
+/** Across the heel ends of the shoe. */
+function heelWidths({ outer, centreline }: Rims): Plan['heels'] {
+  const across = (t: Track) => placeAt(t, 0).point[0] - placeAt(t, trackLength(t)).point[0]
+  return { outside: across(outer), middleOfWeb: across(centreline) }
+}
 
 /** The inner corners of the heels, lateral first: they must not pass each other. */
 function branchesMeet({ inner }: Rims): boolean {

@@ -1,4 +1,5 @@
 import type { Caution, Severity } from './caution'
+import { balanceCautions } from './balance-cautions'
 import type { CautionContext, CautionRule } from './context'
 import { fitCautions } from './fit-cautions'
 import { footCautions } from './foot-cautions'
@@ -6,7 +7,7 @@ import { ironCautions } from './iron-cautions'
 import { nailCautions } from './nail-cautions'
 
 /** Every rule; a new one is one file and one line here. */
-const RULES: readonly CautionRule[] = [nailCautions, footCautions, fitCautions, ironCautions]
+const RULES: readonly CautionRule[] = [nailCautions, footCautions, balanceCautions, fitCautions, ironCautions]
 
 const RANK: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
 

@@ -1,5 +1,7 @@
 import type { Foot, ReadFoot } from '../foot/measurements'
+import type { Balance } from '../foot/balance/balance'
 import type { Landmarks } from '../foot/landmarks'
+import type { WidestPart } from '../foot/widest-part'
 import type { Iron } from '../iron/iron'
 import type { Nail } from '../nails/nails'
 import type { Section } from '../records/shoe'
@@ -13,6 +15,8 @@ export interface CautionContext {
   foot: Foot
   questions: ReadFoot['questions']
   landmarks: Landmarks
+  widest: WidestPart
+  balance: Balance
   section: Section
   suggestion: SuggestedSection
   fit: Fit

@@ -1,18 +1,25 @@
 import type { Animal, FootInput } from '../records/foot'
 import type { FigureKind } from '../units/figure'
 
+/** What is chosen about a foot, not measured. */
+export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy'
+
 /** Every figure of a foot that can be typed. */
-export type FootFigureKey = Exclude<keyof FootInput, 'side' | 'animal'>
+export type FootFigureKey = Exclude<keyof FootInput, FootChoice>
 
 /** The figures known so far, as they are worked out one after the other. */
-export type KnownFigures = Pick<FootInput, 'side' | 'animal'> & Record<FootFigureKey, number>
+export type KnownFigures = Pick<FootInput, 'side' | 'animal'> &
+  Record<FootFigureKey, number> & {
+    /** Toe to widest part as its estimates agree on it, where they do. */
+    agreedWidest?: number
+  }
 
 /** One figure of the foot: how it is asked for, what is possible, what is usual, what is taken when it is not given. */
 export interface FootFigure {
   key: FootFigureKey
   label: string
   kind: FigureKind
-  group: 'measured' | 'outline' | 'wall' | 'landmarks'
+  group: 'measured' | 'widest' | 'outline' | 'wall' | 'landmarks' | 'side'
   /** Where to lay the rule, or what the number means. */
   where: string
   /** What is possible, given the figures before it in the list. */
@@ -53,11 +60,20 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     needed: true,
   },
   {
+    key: 'heelWeb',
+    label: 'Web measured to',
+    kind: 'length',
+    group: 'measured',
+    where: 'The web to whose middle the heels were measured; half of it is added on either side.',
+    range: fixed(5, 60),
+    fallback: () => 25.4 * 0.75,
+  },
+  {
     key: 'heelWidth',
     label: 'Heel width',
     kind: 'length',
     group: 'measured',
-    where: 'Across the heels at the buttresses, outside to outside.',
+    where: 'Across the heels at the buttresses, outside to outside or from middle to middle of the web.',
     range: ({ width }) => [width * 0.3, width * 0.96],
     usual: { horse: [70, 115], 'heavy horse': [95, 160], pony: [50, 90], mule: [50, 90] },
     needed: true,
@@ -83,13 +99,30 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     needed: true,
   },
   {
+    key: 'barsFromToe',
+    label: 'Toe to end of bars',
+    kind: 'length',
+    group: 'widest',
+    where: 'From the toe back to where the bars run out into the sole.',
+    range: ({ length }) => [length * 0.2, length * 0.8],
+  },
+  {
+    key: 'arcFromToe',
+    label: 'Toe to widest arc',
+    kind: 'length',
+    group: 'widest',
+    where: 'Lay a straight edge along the frog: from the toe back to where the sides stand widest apart.',
+    range: ({ length }) => [length * 0.2, length * 0.8],
+  },
+  {
     key: 'widestFromToe',
     label: 'Toe to widest part',
     kind: 'length',
-    group: 'outline',
-    where: 'From the toe back to the line across the widest part, along the frog.',
+    group: 'widest',
+    where:
+      'From the toe back to the line across the widest part; left empty, the estimates that agree give it.',
     range: ({ length }) => [length * 0.25, length * 0.75],
-    fallback: ({ length }) => length * 0.47,
+    fallback: ({ length, agreedWidest }) => agreedWidest ?? length * 0.47,
   },
   {
     key: 'lateralHalfWidth',
@@ -169,10 +202,46 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     fallback: () => 3,
   },
   {
+    key: 'toeWallThickness',
+    label: 'Wall at the toe',
+    kind: 'length',
+    group: 'wall',
+    where: 'At the ground in the middle of the toe: outside of the wall to the white line.',
+    range: ({ width }) => [2, Math.min(30, width / 5)],
+    fallback: ({ wallThickness }) => wallThickness * 1.12,
+  },
+  {
+    key: 'medialWallThickness',
+    label: 'Wall at the inner nails',
+    kind: 'length',
+    group: 'wall',
+    where: 'As the wall thickness, on the inner side, which is often thinner.',
+    range: ({ width }) => [2, Math.min(25, width / 6)],
+    fallback: ({ wallThickness }) => wallThickness,
+  },
+  {
+    key: 'heelWallThickness',
+    label: 'Wall at the heels',
+    kind: 'length',
+    group: 'wall',
+    where: 'At the ground where the wall turns in at the buttress.',
+    range: ({ width }) => [2, Math.min(25, width / 6)],
+    fallback: ({ wallThickness }) => wallThickness * 0.75,
+  },
+  {
+    key: 'solePlane',
+    label: 'Wall above the sole plane',
+    kind: 'length',
+    group: 'wall',
+    where:
+      'How far the wall still stands proud of the sole plane just inside the white line. Trim to it, never below.',
+    range: fixed(0, 30),
+  },
+  {
     key: 'frogApex',
     label: 'Toe to frog apex',
     kind: 'length',
-    group: 'landmarks',
+    group: 'widest',
     where: 'From the toe back to the true apex, where frog and sole meet after cleaning.',
     range: ({ length, widestFromToe }) => [
       length * 0.12,
@@ -222,6 +291,59 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     group: 'landmarks',
     where: 'From the toe back to the tip of the coffin bone: radiograph or hoof tester. Never guessed.',
     range: ({ widestFromToe }) => [0, widestFromToe],
+  },
+  {
+    key: 'wornBreakover',
+    label: 'Old shoe broke over',
+    kind: 'length',
+    group: 'landmarks',
+    where: 'How far behind the toe the worn shoe broke over, read before it is pulled.',
+    range: ({ length }) => [0, length * 0.5],
+  },
+  {
+    key: 'dorsalLength',
+    label: 'Toe length',
+    kind: 'length',
+    group: 'side',
+    where: 'Down the front of the wall from the hairline to the ground.',
+    range: ({ length }) => [length * 0.35, length * 1.3],
+    usual: { horse: [70, 100], 'heavy horse': [90, 135], pony: [50, 80], mule: [60, 90] },
+    fallback: ({ length }) => length * 0.65,
+  },
+  {
+    key: 'heelHeight',
+    label: 'Heel height',
+    kind: 'length',
+    group: 'side',
+    where: 'Upright from the ground to the hairline at the back of the heel.',
+    range: ({ dorsalLength }) => [5, dorsalLength * 0.95],
+    fallback: ({ dorsalLength, toeAngle }) => dorsalLength * Math.sin((toeAngle * Math.PI) / 180) * 0.48,
+  },
+  {
+    key: 'pasternAngle',
+    label: 'Pastern angle',
+    kind: 'angle',
+    group: 'side',
+    where: 'Between the ground and the front of the pastern, the horse standing square. Never guessed.',
+    range: fixed(30, 85),
+  },
+  {
+    key: 'palmarAngle',
+    label: 'Palmar angle',
+    kind: 'angle',
+    group: 'side',
+    where:
+      'Between the ground and the underside of P3 on the radiograph; minus if its heels hang lower. Never guessed.',
+    range: fixed(-12, 30),
+  },
+  {
+    key: 'plumbBehind',
+    label: 'Plumb line behind heels',
+    kind: 'length',
+    group: 'side',
+    where:
+      'A plumb line 3/8 to 1/2 in behind the cannon: how far behind the buttress line it meets the ground; minus if ahead.',
+    range: ({ length }) => [-length * 0.4, length * 0.6],
   },
 ]
 

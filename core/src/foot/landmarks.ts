@@ -6,6 +6,7 @@ import { placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import type { Foot } from './measurements'
 import type { FootOutline } from './outline'
+import { wallThicknessAt } from './wall'
 
 /** What is seen on the sole beside the outline, in the foot's frame, mm. Lists of points are closed unless said. */
 export interface Landmarks {
@@ -36,6 +37,7 @@ export interface Landmarks {
 /** Places the landmarks of the sole from the foot's figures. */
 export function landmarks(foot: Foot, outline: FootOutline): Landmarks {
   const { track } = outline
+  const wall = (station: number) => wallThicknessAt(foot, outline, station)
   const at = (station: number) => placeAt(track, station).point
   const toeY = foot.widestFromToe
   const buttressY = toeY - foot.length
@@ -53,8 +55,8 @@ export function landmarks(foot: Foot, outline: FootOutline): Landmarks {
     medialButtress,
     frogApex: [0, apexY],
     bulbY: buttressY - foot.bulbLine,
-    whiteLineOuter: parallel(track, -foot.wallThickness).points,
-    whiteLineInner: parallel(track, -foot.wallThickness - foot.whiteLineWidth).points,
+    whiteLineOuter: parallel(track, (station) => -wall(station)).points,
+    whiteLineInner: parallel(track, (station) => -wall(station) - foot.whiteLineWidth).points,
     frog: frogEdge(half, apexY, frogWidestY, rearY),
     centralSulcus: [
       [0, apexY - foot.frogLength * 0.42],
@@ -92,7 +94,7 @@ function frogEdge(half: number, apexY: number, widestY: number, rearY: number): 
 /** From the buttress the wall folds forward beside the frog and fades into the sole. */
 function bar(sign: number, foot: Foot, half: number, buttressY: number, apexY: number, frogY: number): Vec[] {
   const heel = foot.heelWidth / 2
-  const start = heel - foot.wallThickness * 0.9
+  const start = heel - foot.heelWallThickness * 1.2
   const beside = Math.max(half * 1.2, heel * 0.52)
   const endY = frogY + (apexY - frogY) * 0.45
   return drawn([

@@ -3,12 +3,26 @@ import type { Problem } from '../problem'
 import type { Animal, FootInput } from '../records/foot'
 import type { Caution } from '../cautions/caution'
 import { question } from '../cautions/question'
+import { widestPart } from './widest-part'
 import { FOOT_FIGURES, type FootFigureKey, type KnownFigures } from './figures'
 
 /** Figures that are never guessed: unknown until somebody measures them. */
-type UnguessedKey = 'soleDepth' | 'tipFromToe'
+type UnguessedKey =
+  | 'soleDepth'
+  | 'tipFromToe'
+  | 'tipBy'
+  | 'wornBreakover'
+  | 'barsFromToe'
+  | 'arcFromToe'
+  | 'solePlane'
+  | 'pasternAngle'
+  | 'palmarAngle'
+  | 'plumbBehind'
 
-/** A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. */
+/**
+ * A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. Heel width is outside
+ * to outside, whichever way it was taken.
+ */
 export type Foot = Omit<Required<FootInput>, UnguessedKey> & Pick<FootInput, UnguessedKey>
 
 export interface ReadFoot {
@@ -28,14 +42,25 @@ export function readFoot(
   input: FootInput,
 ): { ok: true; value: ReadFoot } | { ok: false; problems: Problem[] } {
   const animal: Animal = input.animal ?? 'horse'
-  const known = { side: input.side, animal } as KnownFigures
+  const agreed = widestPart(input).agreed
+  const known = {
+    side: input.side,
+    animal,
+    breakoverSchool: input.breakoverSchool ?? 'perimeter',
+    heelMeasure: 'outside',
+    ...(input.tipBy && { tipBy: input.tipBy }),
+    ...(agreed !== undefined && { agreedWidest: agreed }),
+  } as unknown as KnownFigures
   const problems: Problem[] = []
   const assumed: FootFigureKey[] = []
   const questions: Caution[] = []
 
   for (const figure of FOOT_FIGURES) {
     const given = input[figure.key]
-    const range = figure.range(known)
+    // Measured from middle to middle of the web, the foot is a web wider from outside to outside.
+    const shift = figure.key === 'heelWidth' && input.heelMeasure === 'middle of web' ? known.heelWeb : 0
+    const full = figure.range(known)
+    const range = [full[0] - shift, full[1] - shift] as const
     if (given === undefined) {
       if (figure.fallback) {
         // A default is drawn into what is possible; only what somebody typed is refused.
@@ -55,19 +80,20 @@ export function readFoot(
     if (problem) {
       problems.push(problem)
       // The ranges of what follows lean on this figure: a clamped stand-in still finds their own faults.
-      known[figure.key] = Number.isFinite(given) ? clamp(given, range) : range[0]
+      known[figure.key] = (Number.isFinite(given) ? clamp(given, range) : range[0]) + shift
       continue
     }
-    known[figure.key] = given
+    known[figure.key] = given + shift
     const usual = figure.usual?.[animal]
-    if (usual && (given < usual[0] * (2 / 3) || given > usual[1] * (4 / 3))) {
+    if (usual && (given + shift < usual[0] * (2 / 3) || given + shift > usual[1] * (4 / 3))) {
       questions.push(
         question({ key: figure.key, label: figure.label, kind: figure.kind, value: given, usual, animal }),
       )
     }
   }
   if (problems.length > 0) return { ok: false, problems }
-  return { ok: true, value: { foot: known as Foot, assumed, questions } }
+  const { agreedWidest: _agreed, ...foot } = known
+  return { ok: true, value: { foot: foot as unknown as Foot, assumed, questions } }
 }
 
 const clamp = (value: number, [low, high]: readonly [number, number]): number =>

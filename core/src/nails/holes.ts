@@ -3,6 +3,7 @@ import type { Foot } from '../foot/measurements'
 import { nearestStation, placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import type { FootOutline } from '../foot/outline'
+import { wallThicknessAt } from '../foot/wall'
 import type { Branch } from '../iron/iron'
 import type { Section, ShoeInput } from '../records/shoe'
 import type { Rims } from '../shoe/rims'
@@ -20,6 +21,8 @@ export interface NailHole {
   insideWall: number
   /** Where it lies on the foot's outline, station in mm. */
   footStation: number
+  /** Of the wall there, mm. */
+  wallThickness: number
   driven: boolean
   /** The web could not carry the hole where the wall wants it. */
   heldByWeb: boolean
@@ -95,7 +98,8 @@ export function placeHoles(
       const outward = turnRight(wall.tangent)
       // How far the rim stands outside the wall here; minus where it is set back under it.
       const stands = (rim.point[0] - wall.point[0]) * outward[0] + (rim.point[1] - wall.point[1]) * outward[1]
-      const wanted = foot.wallThickness + stands
+      const wallThickness = wallThicknessAt(foot, outline, footStation)
+      const wanted = wallThickness + stands
       const inset = Math.min(section.width - LAND, Math.max(LAND, wanted))
       const point = along(rim.point, turnRight(rim.tangent), -inset)
       return {
@@ -106,6 +110,7 @@ export function placeHoles(
         inset,
         insideWall: inset - stands,
         footStation,
+        wallThickness,
         driven: driven.includes(i + 1),
         heldByWeb: Math.abs(inset - wanted) > 0.5,
       }

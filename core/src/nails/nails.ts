@@ -37,7 +37,12 @@ export function judgeNails(
       hole.insideWall > 0
         ? nailFlight(hole.insideWall, lean, wall, workshop.turningRadius)
         : { exitHeight: 0, deepest: hole.insideWall }
-    return { ...hole, lean, ...flight, ...judge(foot, flight.deepest) }
+    return {
+      ...hole,
+      lean,
+      ...flight,
+      ...judge({ wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }, flight.deepest),
+    }
   })
 }
 

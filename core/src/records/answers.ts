@@ -1,3 +1,4 @@
+import type { Look } from './look'
 import type { Problem } from '../problem'
 import type { Side } from './foot'
 import type { FootRecord, Horse, Owner, Pattern, Visit, WorkshopRecord } from './practice'
@@ -22,6 +23,7 @@ export interface HorsePage {
   owner: Owner | null
   visits: Visit[]
   footRecords: FootRecord[]
+  looks: Look[]
   patterns: StoredPattern[]
 }
 
@@ -41,6 +43,12 @@ export interface VisitPage {
   horse: Horse
   owner: Owner | null
   footRecords: FootRecord[]
+  /** What was looked at: null until somebody looked. */
+  look: Look | null
+  /** The newest look at this horse before this visit. */
+  lookBefore: Look | null
+  /** The last finished visit before this one, whether anything was measured or not. */
+  lastVisit: string | null
   /** Of the visit before, where there is one. */
   previous: { visit: Visit; footRecords: FootRecord[] } | null
   patterns: StoredPattern[]

@@ -8,6 +8,16 @@ export const sideSchema = z.enum(SIDES)
 export const ANIMALS = ['horse', 'heavy horse', 'pony', 'mule'] as const
 export const animalSchema = z.enum(ANIMALS)
 
+/** How the width across the heels was taken; the other way is worked out from the web that was measured to. */
+export const HEEL_MEASURES = ['outside', 'middle of web'] as const
+
+/** How the tip of the coffin bone was found. A radiograph shows it; a hoof tester only hints at it. */
+export const TIP_SOURCES = ['radiograph', 'hoof tester'] as const
+
+/** The schools of where a shoe should break over. */
+export const BREAKOVER_SCHOOLS = ['landmark', 'thirds', 'radiographic', 'perimeter'] as const
+export const breakoverSchoolSchema = z.enum(BREAKOVER_SCHOOLS)
+
 const mm = z.number().describe('mm')
 const degrees = z.number().describe('degrees from the ground')
 
@@ -19,12 +29,17 @@ export const footSchema = z
   .object({
     side: sideSchema,
     animal: animalSchema.optional(),
+    breakoverSchool: breakoverSchoolSchema.optional(),
+    heelMeasure: z.enum(HEEL_MEASURES).optional().describe('how heelWidth was taken; outside if not said'),
+    heelWeb: mm.optional().describe('web whose middle was measured to, mm'),
     width: mm.describe('greatest width, mm'),
     length: mm.describe('toe to the line across the buttresses, mm'),
-    heelWidth: mm.describe('across the heels at the buttresses, outside to outside, mm'),
+    heelWidth: mm.describe('across the heels at the buttresses, as heelMeasure says, mm'),
     toeAngle: degrees,
     wallThickness: mm.describe('wall where the nails go, mm'),
     widestFromToe: mm.optional(),
+    barsFromToe: mm.optional().describe('toe to where the bars run out into the sole, mm'),
+    arcFromToe: mm.optional().describe('toe to the widest arc seen with a straight edge along the frog, mm'),
     lateralHalfWidth: mm.optional(),
     quarterLead: mm.optional(),
     toeShape: z.number().optional(),
@@ -37,11 +52,27 @@ export const footSchema = z
     frogWidth: mm.optional(),
     bulbLine: mm.optional(),
     whiteLineWidth: mm.optional(),
+    toeWallThickness: mm.optional(),
+    medialWallThickness: mm.optional(),
+    heelWallThickness: mm.optional(),
+    solePlane: mm.optional().describe('wall standing proud of the sole plane, still to be trimmed, mm'),
     soleDepth: mm.optional(),
     tipFromToe: mm.optional(),
+    tipBy: z.enum(TIP_SOURCES).optional(),
+    wornBreakover: mm.optional().describe('how far behind the toe the worn shoe broke over, mm'),
+    dorsalLength: mm.optional().describe('hairline to ground down the front of the wall, mm'),
+    heelHeight: mm.optional().describe('hairline to ground at the heel, upright, mm'),
+    pasternAngle: degrees.optional(),
+    palmarAngle: degrees.optional(),
+    plumbBehind: mm
+      .optional()
+      .describe('plumb line behind the cannon to the buttress line; minus: it meets ahead of it, mm'),
   })
   .strict()
 
 export type Side = z.infer<typeof sideSchema>
 export type Animal = z.infer<typeof animalSchema>
 export type FootInput = z.infer<typeof footSchema>
+export type HeelMeasure = (typeof HEEL_MEASURES)[number]
+export type TipSource = (typeof TIP_SOURCES)[number]
+export type BreakoverSchool = (typeof BREAKOVER_SCHOOLS)[number]

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
-import { animalSchema, footSchema, sideSchema } from './foot'
+import { animalSchema, breakoverSchoolSchema, footSchema, sideSchema } from './foot'
 import { shoeSchema, workshopSchema } from './shoe'
 
 const name = lineSchema.min(1, 'A name is needed')
@@ -34,6 +34,8 @@ export const horseSchema = z
       .min(2, 'A cycle lasts 2 to 16 weeks')
       .max(16, 'A cycle lasts 2 to 16 weeks')
       .default(7),
+    /** The school of breakover used for this horse; a foot may have its own. */
+    breakoverSchool: breakoverSchoolSchema.default('perimeter'),
     notes: textSchema.default(''),
     archived: z.boolean().default(false),
   })

@@ -1,0 +1,79 @@
+import type { Foot } from '../foot/measurements'
+import type { FindingKindKey } from '../look/finding-kinds'
+import type { BreakoverSchool, Side } from '../records/foot'
+import type { Finding, FootLook, Look } from '../records/look'
+import type { FitName } from '../records/shoe'
+
+/** What is decided about a shoe. */
+export type Topic = 'shoe' | 'modification' | 'fit' | 'nails' | 'breakover' | 'cycle' | 'care'
+
+/** What a piece of advice brings to the shoe, or speaks against: advice that brings what other advice avoids clashes. */
+export type Trait =
+  | 'long heels'
+  | 'wide fit'
+  | 'trailer'
+  | 'raised heels'
+  | 'sinking heels'
+  | 'frog pressure'
+  | 'steel on the sole'
+  | 'closed sole'
+  | 'toe nails'
+  | 'heel nails'
+  | 'many nails'
+  | 'bar'
+  | 'grip'
+  | 'light shoe'
+  | 'heavy shoe'
+  | 'long cycle'
+
+/** What accepting it changes on the Bench at once; the rest is for the hand to do. */
+export interface AdviceChange {
+  fit?: FitName
+  /** Holes that are driven in each branch. */
+  driven?: { lateral: number[]; medial: number[] }
+  breakoverSchool?: BreakoverSchool
+}
+
+/** Everything a rule may look at, for one foot. */
+export interface AdviceContext {
+  side: Side
+  look: Look
+  feet: FootLook
+  /** Findings that stand on this foot. */
+  findings: readonly Finding[]
+  /** The foot as measured, once it is. */
+  foot?: Foot
+  cycleWeeks: number
+  weeksSince?: number
+}
+
+/** A rule: when it applies, what it suggests, why, what speaks against it, and whose school it is. */
+export interface AdviceRule {
+  code: string
+  topic: Topic
+  title: string
+  /** Whose view it is: common practice, or one side of a standing disagreement. */
+  school: string
+  against: string
+  vetLeads?: boolean
+  brings?: readonly Trait[]
+  avoids?: readonly Trait[]
+  change?: AdviceChange
+  /** Why it applies here, or nothing where it does not. */
+  reason: (context: AdviceContext) => string | undefined
+}
+
+/** A rule that applies, with its reason and what it clashes with. */
+export interface Advice extends Omit<AdviceRule, 'reason'> {
+  reason: string
+  clashes: { code: string; title: string; over: Trait[] }[]
+}
+
+/** The gravest standing finding of a kind on this foot, from a grade up. */
+export const found = ({ findings }: AdviceContext, kind: FindingKindKey, from = 1): Finding | undefined =>
+  findings
+    .filter((finding) => finding.kind === kind && finding.grade >= from)
+    .reduce<Finding | undefined>((worst, one) => (!worst || one.grade > worst.grade ? one : worst), undefined)
+
+/** The usual school where nobody argues. */
+export const COMMON = 'common practice'

@@ -1,0 +1,63 @@
+import { found, type AdviceContext, type AdviceRule } from '../advice'
+
+const why = (context: AdviceContext): string | undefined => {
+  if (context.look.vet.diagnosis === 'founder') return 'The vet has diagnosed founder.'
+  if (found(context, 'rings', 2)) return 'Rings spreading at the heel tell of founder.'
+  return undefined
+}
+
+/** Founder: the vet leads in everything. */
+export const founder: readonly AdviceRule[] = [
+  {
+    code: 'founder-breakover',
+    topic: 'breakover',
+    title: 'Breakover beneath the tip of P3',
+    school: 'radiographic',
+    against: 'Nothing without a radiograph: never by guess.',
+    vetLeads: true,
+    change: { breakoverSchool: 'radiographic' },
+    reason: why,
+  },
+  {
+    code: 'founder-nails',
+    topic: 'nails',
+    title: 'Nails only behind the widest part',
+    school: 'laminitic feet',
+    against: 'On a sound foot no nail stands there: it ties the heels.',
+    vetLeads: true,
+    brings: ['heel nails'],
+    avoids: ['toe nails'],
+    reason: why,
+  },
+  {
+    code: 'founder-heart-bar',
+    topic: 'shoe',
+    title: 'Heart bar: the frog carries',
+    school: 'heart bar',
+    against: 'Too firm it bruises bars and frog; it needs the radiograph and a frog that can carry.',
+    vetLeads: true,
+    brings: ['frog pressure', 'bar'],
+    reason: why,
+  },
+  {
+    code: 'founder-four-rail',
+    topic: 'shoe',
+    title: 'Four-rail plate with impression cushion',
+    school: 'therapeutic plate',
+    against:
+      'Costly and bulky; stepped on in company. The cushion comes close, but only a plate carries at every moment.',
+    vetLeads: true,
+    brings: ['raised heels'],
+    avoids: ['toe nails'],
+    reason: why,
+  },
+  {
+    code: 'founder-trim',
+    topic: 'care',
+    title: 'Trim from the heels, leave the face of the toe',
+    school: 'laminitic feet',
+    against: 'Only as far as the radiograph allows.',
+    vetLeads: true,
+    reason: why,
+  },
+]

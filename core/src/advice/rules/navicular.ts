@@ -1,0 +1,40 @@
+import type { AdviceContext, AdviceRule } from '../advice'
+
+const why = ({ look, side }: AdviceContext): string | undefined =>
+  look.vet.diagnosis === 'navicular pain' && side.endsWith('F')
+    ? 'The vet has diagnosed navicular pain.'
+    : undefined
+
+/** Pain at the back of the foot. */
+export const navicular: readonly AdviceRule[] = [
+  {
+    code: 'navicular-early-breakover',
+    topic: 'breakover',
+    title: 'Breakover set well back',
+    school: 'landmark',
+    against: 'The foot bears less ahead: watch the ratio about the widest part.',
+    vetLeads: true,
+    change: { breakoverSchool: 'landmark' },
+    reason: why,
+  },
+  {
+    code: 'navicular-wedge',
+    topic: 'modification',
+    title: 'Raise the heels a little',
+    school: 'raised heels',
+    against: 'Raised heels crush in time and load what lies behind.',
+    vetLeads: true,
+    brings: ['raised heels'],
+    reason: why,
+  },
+  {
+    code: 'navicular-egg-bar',
+    topic: 'shoe',
+    title: 'Egg bar: bearing back under the bulbs',
+    school: 'support behind',
+    against: 'The longest heel there is: stepped off in mud and in herds.',
+    vetLeads: true,
+    brings: ['long heels', 'bar'],
+    reason: why,
+  },
+]

@@ -1,0 +1,34 @@
+import type { AdviceContext, AdviceRule } from '../advice'
+
+const strained = ({ look }: AdviceContext): boolean => look.vet.diagnosis === 'suspensory strain'
+
+/** Suspensory strain: the two schools side by side. */
+export const suspensory: readonly AdviceRule[] = [
+  {
+    code: 'suspensory-wedge',
+    topic: 'modification',
+    title: 'Raise the heels (wedge)',
+    school: 'raised heels',
+    against: 'A steeper hoof lengthens the limb and the fetlock makes up for it: it may sink further.',
+    vetLeads: true,
+    brings: ['raised heels'],
+    avoids: ['sinking heels'],
+    reason: (context) =>
+      strained(context) ? 'Suspensory strain: one school eases it by raising the heels.' : undefined,
+  },
+  {
+    code: 'suspensory-sinking-heels',
+    topic: 'modification',
+    title: 'Wide toe, narrow heels that sink',
+    school: 'sinking heels',
+    against: 'It works only in soft going; on hard ground it does nothing.',
+    vetLeads: true,
+    brings: ['sinking heels'],
+    avoids: ['raised heels'],
+    reason(context) {
+      if (!strained(context)) return undefined
+      const hard = context.look.ways.going === 'road' || context.look.ways.going === 'rock'
+      return `Suspensory strain: the other school lets the heels sink so that the fetlock need not.${hard ? ' But this horse goes on hard ground, where it does nothing.' : ''}`
+    },
+  },
+]

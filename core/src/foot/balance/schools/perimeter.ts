@@ -1,0 +1,20 @@
+import type { School } from '../school'
+
+/** The shoe follows the trimmed toe. */
+export const perimeter: School = {
+  key: 'perimeter',
+  label: 'Perimeter',
+  rule: 'The shoe follows the trimmed toe, rolled where the worn shoe shows it.',
+  use: 'The traditional fit.',
+  place({ foot }) {
+    const toe = foot.widestFromToe
+    if (foot.wornBreakover === undefined) return { found: true, y: toe, used: ['trimmed toe'] }
+    return {
+      found: true,
+      y: toe,
+      rearY: toe - foot.wornBreakover,
+      used: ['trimmed toe', 'wear of the old shoe'],
+      note: 'Roll it back to where the old shoe was worn.',
+    }
+  },
+}

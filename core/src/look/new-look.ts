@@ -1,0 +1,38 @@
+import type { Side } from '../records/foot'
+import type { FootLook, Look } from '../records/look'
+
+const bare = (): FootLook => ({ findings: [], oldShoe: {}, untrimmed: {}, solePlane: '' })
+
+/**
+ * The look at a new visit: what is lasting is carried over from the one before (the vet's word, work, going, living),
+ * what changes from visit to visit is not. Findings are carried by their questions, see `openQuestions`.
+ *
+ * @param id made by the caller, so that a repeated save is harmless
+ */
+export function newLook(id: string, visitId: string, before?: Look): Look {
+  return {
+    id,
+    version: 0,
+    visitId,
+    vet: before?.vet ?? { diagnosis: 'none', words: '', limits: '', who: '', on: '' },
+    ways: before ? { ...before.ways, notes: '' } : { interference: [], notes: '' },
+    feet: {
+      LF: carried(before, 'LF'),
+      RF: carried(before, 'RF'),
+      LH: carried(before, 'LH'),
+      RH: carried(before, 'RH'),
+    },
+    advice: [],
+    acknowledged: [],
+  }
+}
+
+/** How a horse is built does not change between visits. */
+function carried(before: Look | undefined, side: Side): FootLook {
+  const foot = before?.feet[side]
+  return {
+    ...bare(),
+    ...(foot?.frontLine && { frontLine: foot.frontLine }),
+    ...(foot?.sideLine && { sideLine: foot.sideLine }),
+  }
+}
