@@ -45,7 +45,9 @@ export {
   type FindingKind,
   type FindingKindKey,
 } from './look/finding-kinds'
+export { footMap, usualFoot, type FootMap } from './look/foot-map'
 export { placeAreas, type PlaceArea } from './look/place-areas'
+export { lookProblem, OLD_SHOE_FIGURES, UNTRIMMED_FIGURES, type LookFigure } from './look/figures'
 export { newLook } from './look/new-look'
 export { answered, openQuestions, standing } from './look/carry'
 export { closedGates, gatesOf, type Gate } from './look/gates'

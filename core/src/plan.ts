@@ -86,7 +86,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     foot,
     assumed,
     widest,
-    heelEnds: { lateral: rims.centreline.points[0]![1], medial: rims.centreline.points.at(-1)![1] },
+    heelEnds: { lateral: rims.outer.points[0]![1], medial: rims.outer.points.at(-1)![1] },
     shoeToeY: placeAt(rims.outer, rims.toe).point[1],
   })
   return {

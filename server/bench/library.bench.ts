@@ -43,6 +43,7 @@ practice.db.transaction(() => {
       version: 0,
       ownerId,
       name: word(h),
+      breakoverSchool: 'perimeter',
       animal: 'horse',
       cycleWeeks: 6,
       archived: false,

@@ -67,6 +67,7 @@ export function addHorse(practice: Practice, name = 'Tansy') {
     living: '',
     place: '',
     cycleWeeks: 6,
+    breakoverSchool: 'perimeter',
     notes: '',
     archived: false,
   })

@@ -1,13 +1,13 @@
 import { nearestStation, placeAt } from '../geometry/track'
 import { turnRight, type Vec } from '../geometry/vector'
-import type { Branch } from '../iron/iron'
+import type { Half } from './half'
 import type { FootOutline } from './outline'
 import { regionsOf, type Region, type Stretch } from './regions'
 
 /** How far one outline stands outside another in one place. More than 0: outside. mm. */
 export interface RegionDifference {
   region: Region
-  branch: Branch
+  half: Half
   mean: number
   /** The furthest off, with its sign. */
   most: number
@@ -47,11 +47,11 @@ export function asymmetry(outline: FootOutline): RegionDifference[] {
       stations: outline.track.stations.map((s) => length - s).reverse(),
     },
   }
-  return compareOutlines(outline, mirrored).filter(({ branch }) => branch === 'lateral')
+  return compareOutlines(outline, mirrored).filter(({ half }) => half === 'lateral')
 }
 
 function differ(
-  { region, branch, from, to }: Stretch,
+  { region, half, from, to }: Stretch,
   one: FootOutline,
   against: (point: Vec, outward: Vec) => { off: number; on: Vec },
 ): RegionDifference {
@@ -64,5 +64,5 @@ function differ(
     band.push([place.point, on])
   }
   const most = offs.reduce((far, off) => (Math.abs(off) > Math.abs(far) ? off : far), 0)
-  return { region, branch, mean: offs.reduce((a, b) => a + b, 0) / offs.length, most, band }
+  return { region, half, mean: offs.reduce((a, b) => a + b, 0) / offs.length, most, band }
 }

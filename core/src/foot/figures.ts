@@ -317,7 +317,7 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     group: 'side',
     where: 'Upright from the ground to the hairline at the back of the heel.',
     range: ({ dorsalLength }) => [5, dorsalLength * 0.95],
-    fallback: ({ dorsalLength, toeAngle }) => dorsalLength * Math.sin((toeAngle * Math.PI) / 180) * 0.48,
+    fallback: ({ dorsalLength, toeAngle }) => dorsalLength * Math.sin((toeAngle * Math.PI) / 180) * 0.36,
   },
   {
     key: 'pasternAngle',

@@ -34,10 +34,10 @@ function wallAreas(foot: Foot, outline: FootOutline): PlaceArea[] {
   const toes = stretches.filter(({ region }) => region === 'toe')
   const pieces = [
     { place: 'toe-wall' as PlaceKey, from: toes[0]!.to, to: toes[1]!.to },
-    ...stretches.flatMap(({ region, branch, from, to }) =>
+    ...stretches.flatMap(({ region, half, from, to }) =>
       region === 'toe'
         ? []
-        : [{ place: `${branch === 'lateral' ? 'outer' : 'inner'}-${names[region]}` as PlaceKey, from, to }],
+        : [{ place: `${half === 'lateral' ? 'outer' : 'inner'}-${names[region]}` as PlaceKey, from, to }],
     ),
   ]
   return pieces.map(({ place, from, to }) => {
@@ -67,10 +67,10 @@ function soleAreas(foot: Foot, outline: FootOutline, marks: Landmarks): PlaceAre
   const shoulder = (from: number, to: number) => from + (to - from) * 0.45
   const heelward = (from: number, to: number) => from + (to - from) * 0.45
   const quarterY = -foot.length * 0.2
-  const half = foot.frogWidth * 0.62
+  const beside = foot.frogWidth * 0.62
   const area = (place: PlaceKey, edge: Vec[], middle: Vec): PlaceArea => ({ place, edge, middle })
   const side = (name: 'outer' | 'inner', sign: number, widest: number, buttress: number) => {
-    const x = sign * half
+    const x = sign * beside
     return [
       area(
         `${name}-sole`,

@@ -6,6 +6,9 @@ import { footOutline } from '../foot/outline'
 import { nearestStation, placeAt } from '../geometry/track'
 import { distance } from '../geometry/vector'
 import type { FootInput } from '../records/foot'
+import { planShoe } from '../plan'
+import { FIVE_BY_FIVE } from '../samples'
+import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { resolveFit } from '../shoe/fit'
 import { layRims } from '../shoe/rims'
 import { placeHoles, resolveNails } from './holes'
@@ -97,5 +100,11 @@ describe('a web that cannot reach', () => {
     expect(back.holes[0]!.insideWall).toBeGreaterThan(level.holes[0]!.insideWall + 2)
     // At the bend of the quarter nothing is set back any more.
     expect(back.holes[3]!.insideWall).toBeCloseTo(level.holes[3]!.insideWall, 1)
+  })
+
+  it('moves the nails: a thinner inner wall takes its holes further out', () => {
+    const { nails } = planShoe({ ...FIVE_BY_FIVE, medialWallThickness: 7 }, PLAIN_SHOE)
+    const inset = (branch: string) => nails.find((nail) => nail.branch === branch && nail.number === 3)!.inset
+    expect(inset('medial')).toBeLessThan(inset('lateral'))
   })
 })

@@ -2,16 +2,27 @@ import { createHash } from 'node:crypto'
 import { addDays, formatISO } from 'date-fns'
 import * as z from 'zod'
 import {
+  gatesOf,
+  newLook,
   parseLength,
   planShoe,
   snapshotOf,
   type FitNumbers,
   type FootInput,
+  type FootLook,
   type Section,
   type ShoeInput,
   type Side,
 } from '@crescent/core'
-import { animalSchema, FIT_NAMES } from '@crescent/core/records/index'
+import {
+  animalSchema,
+  FIT_NAMES,
+  findingSchema,
+  footLookSchema,
+  lookSchema,
+  sideSchema,
+  vetWordSchema,
+} from '@crescent/core/records/index'
 import type { Practice } from '../database/practice'
 
 const length = z.string()
@@ -23,6 +34,26 @@ const footSchema = z.tuple([
   length,
   z.record(z.string(), z.union([z.number(), length])),
 ])
+
+/** What is found on some of the horses, foot by foot: kind, place, grade, note. */
+const demoFindings = z.array(
+  z.tuple([findingSchema.shape.kind, findingSchema.shape.place, z.number(), z.string()]),
+)
+const demoLookSchema = z.object({
+  vet: vetWordSchema.omit({ on: true }).optional(),
+  ways: lookSchema.shape.ways.partial().optional(),
+  feet: z
+    .partialRecord(
+      sideSchema,
+      footLookSchema
+        .pick({ landing: true, frontLine: true, sideLine: true, lost: true, solePlane: true })
+        .partial()
+        .extend({
+          findings: demoFindings.optional(),
+        }),
+    )
+    .optional(),
+})
 
 /** The demo practice as it is written down in demo/practice.json. */
 export const demoSchema = z.object({
@@ -52,6 +83,7 @@ export const demoSchema = z.object({
       notes: z.string(),
       /** How many millimetres a year the feet widen. */
       trend: z.number(),
+      look: demoLookSchema.optional(),
       fore: footSchema,
       hind: footSchema.optional(),
       /** What the left fore differs by. */
@@ -89,6 +121,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
     version: 0,
     ownerId: idFor('owner', horse.owner),
     ...{ name, animal, work, going, living, place, cycleWeeks, notes },
+    breakoverSchool: horse.look?.vet?.diagnosis === 'founder' ? 'radiographic' : 'perimeter',
     archived: false,
   })
   const dates = visitDates(horse, today)
@@ -107,6 +140,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
       archived: false,
       ...at,
     })
+    if (dates.length - i <= LOOKS) seedLook(practice, horse, { visitId, day, i, dates, today })
     for (const side of horse.hind ? (['LF', 'RF', 'LH', 'RH'] as const) : (['LF', 'RF'] as const)) {
       const foot = footAt(horse, side, date, today)
       // The first visit, one a year later and the last one each left a pattern behind.
@@ -145,6 +179,68 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
   })
 }
 
+/** How many of the last visits were looked at with the program. */
+const LOOKS = 8
+
+interface DemoVisit {
+  visitId: string
+  day: string
+  i: number
+  dates: Date[]
+  today: Date
+}
+
+/** What was looked at on a visit: the foot before its trim, and on the last visits what was found. */
+function seedLook(practice: Practice, horse: DemoHorse, { visitId, day, i, dates, today }: DemoVisit): void {
+  const bare = newLook(idFor('look', horse.name, day), visitId)
+  const first = formatISO(dates[Math.max(0, dates.length - 4)]!, { representation: 'date' })
+  const recent = dates.length - i <= 4
+  const { vet, ways } = horse.look ?? {}
+  const footLook = (side: Side): FootLook => {
+    if (side.endsWith('H') && !horse.hind) return bare.feet[side]
+    const { findings = [], ...stance } = horse.look?.feet?.[side] ?? {}
+    const { dorsalLength = 0, length, width, toeAngle } = footAt(horse, side, dates[i]!, today)
+    const weeks = horse.cycleWeeks
+    const grown = weeks * (1.9 + 0.5 * chance(horse.name, side, 'growth', day))
+    return {
+      ...bare.feet[side],
+      ...(recent ? stance : {}),
+      findings: recent
+        ? findings.map(([kind, place, grade, note]) => ({
+            id: idFor('finding', horse.name, side, kind, place, day),
+            kind,
+            place,
+            grade,
+            note,
+            answer: day === first ? ('new' as const) : ('same' as const),
+            since: first,
+          }))
+        : [],
+      oldShoe: { breakover: half(weeks * 0.9), widest: half(length * 0.5), heelEnds: half(-weeks * 0.5) },
+      untrimmed: {
+        dorsalLength: half(dorsalLength + grown),
+        length: half(length + weeks * 0.9),
+        width: half(width + weeks * 0.4),
+        toeAngle: half(toeAngle - weeks * 0.35),
+      },
+    }
+  }
+  const look = {
+    ...bare,
+    vet: vet ? { ...vet, on: first } : bare.vet,
+    ways: { ...bare.ways, ...ways },
+    feet: { LF: footLook('LF'), RF: footLook('RF'), LH: footLook('LH'), RH: footLook('RH') },
+  }
+  const at = stamp(dates[i]!)
+  const acknowledged = gatesOf(look).map(({ key, title }) => ({
+    gate: key,
+    title,
+    words: `Spoke to ${vet?.who ?? 'the vet'}: go on to the plan.`,
+    at: at.createdAt,
+  }))
+  practice.looks.bringIn({ ...look, version: 1, acknowledged, ...at })
+}
+
 /** Every cycle for three years, a few days early or late, the last one so many days ago. */
 function visitDates(horse: DemoHorse, today: Date): Date[] {
   const count = Math.floor((YEARS * 52) / horse.cycleWeeks)
@@ -166,7 +262,10 @@ function footAt(horse: DemoHorse, side: Side, date: Date, today: Date): FootInpu
   const own = (what: string, size: number) => (chance(horse.name, side, what) - 0.5) * 2 * size
   const left = (what: string) => (side === 'LF' ? mm(horse.left?.[what] ?? '0') : 0)
   const refinements = Object.fromEntries(
-    Object.entries(more).map(([key, value]) => [key, typeof value === 'number' ? value : mm(value)]),
+    Object.entries(more).map(([key, value]) => [
+      key,
+      typeof value === 'number' || key === 'tipBy' ? value : mm(value),
+    ]),
   )
   const wide = mm(width) + horse.trend * years + season * 0.8 + own('width', 1) + left('width')
   return {
@@ -186,7 +285,30 @@ function footAt(horse: DemoHorse, side: Side, date: Date, today: Date): FootInpu
     ),
     toeAngle: half(toeAngle + own('angle', 0.7) + wobble('angle', 0.7)),
     wallThickness: half(mm(wall)),
+    ...seenBeside(horse, side, mm(long), toeAngle, wobble),
     ...refinements,
+  }
+}
+
+/** What else was measured: the apex, the ends of the bars, the limb from its side. */
+function seenBeside(
+  horse: DemoHorse,
+  side: Side,
+  long: number,
+  toeAngle: number,
+  wobble: (what: string, size: number) => number,
+): Partial<FootInput> {
+  const own = (what: string, size: number) => (chance(horse.name, side, what) - 0.5) * 2 * size
+  const apex = long * 0.47 - 25.4 + own('apex', 2) + wobble('apex', 0.7)
+  const heelAngle = toeAngle - 3 + own('heel angle', 3)
+  return {
+    frogApex: half(apex),
+    barsFromToe: half(apex + 25.4 + own('bars', 3) + wobble('bars', 0.7)),
+    arcFromToe: half(apex + 25.4 + own('arc', 9)),
+    heelAngle: half(heelAngle + wobble('heel angle', 0.7)),
+    pasternAngle: half(toeAngle + own('pastern', 4)),
+    dorsalLength: half(long * 0.65 + wobble('dorsal', 0.8)),
+    heelHeight: half(long * 0.18 + wobble('heel height', 0.8)),
   }
 }
 

@@ -26,6 +26,7 @@ export function horses(db: Db) {
       living: 'plain',
       place: 'plain',
       cycleWeeks: 'plain',
+      breakoverSchool: 'plain',
       notes: 'plain',
       archived: 'flag',
     },

@@ -2,6 +2,7 @@ import * as z from 'zod'
 import {
   footRecordSchema,
   horseSchema,
+  lookSchema,
   ownerSchema,
   patternSchema,
   visitSchema,
@@ -25,6 +26,8 @@ export const librarySchema = z
     patterns: z.array(storedPatternSchema),
     patternVersions: z.array(storedPatternSchema),
     footRecords: z.array(footRecordSchema),
+    // Absent in files written before looks were kept.
+    looks: z.array(lookSchema).default([]),
     workshop: z.array(workshopRecordSchema),
   })
   .strict()
@@ -55,6 +58,7 @@ export function exportLibrary(practice: Practice): Library {
         practice.patterns.versions(id),
       ) as unknown as Library['patterns'],
       footRecords: practice.footRecords.list(),
+      looks: practice.looks.list(),
       workshop: practice.workshop.list(),
     }
   })()
@@ -89,6 +93,7 @@ export function importLibrary(practice: Practice, library: Library): ImportRepor
       practice.patterns.bringInVersion(version)
     }
     bring('foot', library.footRecords, practice.footRecords)
+    bring('look', library.looks, practice.looks)
     bring('workshop', library.workshop, practice.workshop)
   })()
   return report

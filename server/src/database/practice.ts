@@ -1,5 +1,6 @@
 import { footRecords } from './foot-records'
 import { horses } from './horses'
+import { looks } from './looks'
 import { openDatabase, type Db } from './open'
 import { owners } from './owners'
 import { patterns } from './patterns'
@@ -13,6 +14,7 @@ export interface Practice {
   horses: ReturnType<typeof horses>
   visits: ReturnType<typeof visits>
   footRecords: ReturnType<typeof footRecords>
+  looks: ReturnType<typeof looks>
   patterns: ReturnType<typeof patterns>
   workshop: ReturnType<typeof workshop>
 }
@@ -26,6 +28,7 @@ export function openPractice(file: string): Practice {
     horses: horses(db),
     visits: visits(db),
     footRecords: footRecords(db),
+    looks: looks(db),
     patterns: patterns(db),
     workshop: workshop(db),
   }

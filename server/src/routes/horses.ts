@@ -29,6 +29,7 @@ export const horseRoutes: Route[] = [
         owner: horse.ownerId ? (practice.owners.get(horse.ownerId) ?? null) : null,
         visits: practice.visits.ofHorse(horse.id),
         footRecords: practice.footRecords.ofHorse(horse.id),
+        looks: practice.looks.ofHorse(horse.id),
         patterns: practice.patterns.ofHorse(horse.id),
       }
     },

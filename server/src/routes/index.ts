@@ -1,6 +1,7 @@
 import type { Route } from '../http/route'
 import { healthRoutes } from './health'
 import { horseRoutes } from './horses'
+import { lookRoutes } from './looks'
 import { ownerRoutes } from './owners'
 import { patternRoutes } from './patterns'
 import { planRoutes } from './plan'
@@ -17,6 +18,7 @@ export const routes: readonly Route[] = [
   ...ownerRoutes,
   ...horseRoutes,
   ...visitRoutes,
+  ...lookRoutes,
   ...patternRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,

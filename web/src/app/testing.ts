@@ -11,6 +11,7 @@ import { provideStore } from '@ngrx/store'
 import { provideIcons } from './shell/icons'
 import { benchFeature } from './state/bench/bench.feature'
 import { PLAIN_SHOE } from '@crescent/core'
+import { lookFeature } from './state/look/look.feature'
 import { recordsFeature } from './state/records/records.feature'
 import { settingsFeature } from './state/settings/settings.feature'
 
@@ -56,9 +57,19 @@ export const PAGE = {
     notes: '',
     archived: false,
   },
-  horse: { id: 'horse', version: 1, animal: 'pony', name: 'Fig', cycleWeeks: 7 },
+  horse: {
+    id: 'horse',
+    version: 1,
+    animal: 'pony',
+    name: 'Fig',
+    cycleWeeks: 7,
+    breakoverSchool: 'perimeter',
+  },
   owner: null,
   footRecords: [],
+  look: null,
+  lookBefore: null,
+  lastVisit: '2026-10-05',
   previous: {
     visit: { id: 'before' },
     footRecords: [
@@ -76,6 +87,7 @@ export const STORE: (Provider | EnvironmentProviders)[] = [
   provideStore({
     [settingsFeature.name]: settingsFeature.reducer,
     [recordsFeature.name]: recordsFeature.reducer,
+    [lookFeature.name]: lookFeature.reducer,
     [benchFeature.name]: benchFeature.reducer,
   }),
 ]

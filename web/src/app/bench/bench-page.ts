@@ -32,15 +32,25 @@ import { Store } from '@ngrx/store'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { AsyncState } from '../common/async-state'
 import { longDay, shortDay } from '../common/today'
+import { ChangeChart } from '../change/change-chart'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { footInput, OPPOSITE, SIDES } from '../state/bench/draft'
+import { lookActions } from '../state/look/look.feature'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { BarStrip } from './bar-strip'
 import { ConflictDialog, type ConflictAnswer, type ConflictDialogData } from './conflict-dialog'
 import { FinishDialog, type FinishDialogData } from './finish-dialog'
 import { FootDrawing, type FigureChange } from './foot-drawing'
 import { IronSlip } from './iron-slip'
+import { LookDrawing } from './look/look-drawing'
+import { Looking } from './look/looking'
+import { LookPanel } from './look/look-panel'
+import { LookStep } from './look/look-step'
+import { BalancePanel } from './map/balance-panel'
+import { CompareView } from './map/compare-view'
+import { Mapping } from './map/mapping'
+import { SideDrawing } from './map/side-drawing'
 import { MapStep } from './map-step'
 import { NailStep } from './nail-step'
 import { PatternDialog, type PatternChoice } from './pattern-dialog'
@@ -48,7 +58,9 @@ import { PrintSheet } from './print-sheet'
 import { SaveDialog, type SaveDialogAnswer, type SaveDialogData } from './save-dialog'
 import { ShoeStep } from './shoe-step'
 
-type Step = 'map' | 'shoe' | 'nail'
+type Step = 'look' | 'map' | 'shoe' | 'nail'
+/** What is seen of the foot while it is mapped. */
+type View = 'sole' | 'side' | 'compare' | 'time'
 
 const SIDE_NAMES: Record<Side, string> = {
   LF: 'left fore',
@@ -62,9 +74,15 @@ const SIDE_NAMES: Record<Side, string> = {
   selector: 'cr-bench-page',
   imports: [
     AsyncState,
+    BalancePanel,
     BarStrip,
+    ChangeChart,
+    CompareView,
     FootDrawing,
     IronSlip,
+    LookDrawing,
+    LookPanel,
+    LookStep,
     MapStep,
     MatButton,
     MatIcon,
@@ -77,7 +95,9 @@ const SIDE_NAMES: Record<Side, string> = {
     PrintSheet,
     RouterLink,
     ShoeStep,
+    SideDrawing,
   ],
+  providers: [Looking, Mapping],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -91,6 +111,8 @@ export class BenchPage {
   protected readonly store = inject(Store)
   private readonly router = inject(Router)
   private readonly dialog = inject(MatDialog)
+  protected readonly looking = inject(Looking)
+  protected readonly mapping = inject(Mapping)
   protected readonly text = inject(FigureText)
 
   protected readonly sides = SIDES
@@ -102,15 +124,33 @@ export class BenchPage {
   protected readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   protected readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
   protected readonly saving = this.store.selectSignal(benchFeature.selectSaving)
-  protected readonly canUndo = this.store.selectSignal(benchFeature.selectCanUndo)
-  protected readonly canRedo = this.store.selectSignal(benchFeature.selectCanRedo)
+  private readonly canUndoBench = this.store.selectSignal(benchFeature.selectCanUndo)
+  private readonly canRedoBench = this.store.selectSignal(benchFeature.selectCanRedo)
+  protected readonly canUndo = computed(() =>
+    this.step() === 'look' ? this.looking.canUndo() : this.canUndoBench(),
+  )
+  protected readonly canRedo = computed(() =>
+    this.step() === 'look' ? this.looking.canRedo() : this.canRedoBench(),
+  )
   protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   protected readonly pixelsPerMm = this.store.selectSignal(settingsFeature.selectPixelsPerMm)
   private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
   protected readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
 
-  protected readonly step = signal<Step>('map')
+  /** Each visit begins with looking, until something was measured at it. */
+  protected readonly step = linkedSignal<string | undefined, Step>({
+    source: () => this.page()?.visit.id,
+    computation: () => (this.page()?.footRecords.length ? 'map' : 'look'),
+  })
+  protected readonly view = signal<View>('sole')
+  protected readonly views: { view: View; label: string }[] = [
+    { view: 'sole', label: 'Sole' },
+    { view: 'side', label: 'Side' },
+    { view: 'compare', label: 'Compare' },
+    { view: 'time', label: 'Over time' },
+  ]
   protected readonly steps: { step: Step; label: string }[] = [
+    { step: 'look', label: 'Look' },
     { step: 'map', label: 'Map' },
     { step: 'shoe', label: 'Shoe' },
     { step: 'nail', label: 'Nail' },
@@ -158,6 +198,9 @@ export class BenchPage {
       else void this.router.navigate(['/bench', this.visitId(), 'LF'], { replaceUrl: true })
     })
     effect(() => {
+      if (this.view() === 'compare' || this.view() === 'time') untracked(() => this.mapping.readHistory())
+    })
+    effect(() => {
       const conflict = this.conflict()
       if (conflict) untracked(() => this.askAboutConflict(conflict))
     })
@@ -179,16 +222,33 @@ export class BenchPage {
   protected readonly complete = (key: FootFigureKey, value: number): Foot | undefined => {
     const draft = this.draft()
     if (!draft) return undefined
-    const read = readFoot({ ...footInput(this.foot(), draft.foot), [key]: value })
+    const read = readFoot({ ...footInput(this.foot(), draft.foot), [key]: this.asTaken(key, value) })
     return read.ok ? read.value.foot : undefined
   }
 
   protected again = (): void => this.store.dispatch(benchActions.open({ visitId: this.visitId() }))
   protected change = ({ key, value }: FigureChange): void =>
-    this.store.dispatch(benchActions.setFigure({ key, value }))
+    this.store.dispatch(benchActions.setFigure({ key, value: this.asTaken(key, value) }))
+
+  /** Handles stand at the outside of the heels; a width that is taken to the middle of the web is a web less. */
+  private asTaken(key: FootFigureKey, value: number): number {
+    const foot = this.draft()?.foot
+    if (key !== 'heelWidth' || foot?.heelMeasure !== 'middle of web') return value
+    return value - (foot.figures.heelWeb ?? this.plan()?.foot.heelWeb ?? 0)
+  }
+
   protected settle = (): void => this.store.dispatch(benchActions.settle())
-  protected undo = (): void => this.store.dispatch(benchActions.undo())
-  protected redo = (): void => this.store.dispatch(benchActions.redo())
+  /** Nothing goes on past what calls for the vet until it was acknowledged. */
+  protected choose(step: Step): void {
+    if (step !== 'look' && this.looking.closedGates().length > 0)
+      return this.looking.readGates(() => this.step.set(step))
+    this.step.set(step)
+  }
+
+  protected undo = (): void =>
+    this.store.dispatch(this.step() === 'look' ? lookActions.undo() : benchActions.undo())
+  protected redo = (): void =>
+    this.store.dispatch(this.step() === 'look' ? lookActions.redo() : benchActions.redo())
   protected copyLast = (): void => this.store.dispatch(benchActions.copyLast())
   protected mirror = (): void => this.store.dispatch(benchActions.mirror())
   protected discard = (): void => this.store.dispatch(benchActions.discard())
@@ -209,6 +269,7 @@ export class BenchPage {
   protected save(): void {
     const draft = this.draft()
     if (!draft || this.stale() || this.saving()) return
+    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.save())
     const stored = draft.base.pattern && draft.base.pattern.version > 0 ? draft.base.pattern.name : undefined
     const data: SaveDialogData = {
       loaded: stored,
@@ -293,8 +354,8 @@ export class BenchPage {
     if (command || event.altKey || typing) return
     const side = SIDES[Number(key) - 1]
     if (side) return this.take(event, () => this.go(side))
-    const step = { m: 'map', s: 'shoe', n: 'nail' }[key] as Step | undefined
-    if (step) return this.take(event, () => this.step.set(step))
+    const step = { l: 'look', m: 'map', s: 'shoe', n: 'nail' }[key] as Step | undefined
+    if (step) return this.take(event, () => this.choose(step))
   }
 
   private take(event: Event, act: () => void): void {

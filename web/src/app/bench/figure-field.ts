@@ -14,6 +14,7 @@ import {
 import { MatIcon } from '@angular/material/icon'
 import { parseAngle, parseLength, type FigureKind } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
+import { RulePicture } from './map/rule-picture'
 
 let count = 0
 
@@ -26,7 +27,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
  */
 @Component({
   selector: 'cr-figure-field',
-  imports: [MatIcon],
+  imports: [MatIcon, RulePicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [attr.for]="id"
@@ -76,6 +77,9 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
         {{ where() }}
       }
     </p>
+    @if (focused()) {
+      <cr-rule-picture [figure]="field()" />
+    }
   `,
   styles: `
     :host {
@@ -151,6 +155,9 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       line-height: 1.3;
       color: var(--ink-soft);
     }
+    cr-rule-picture {
+      grid-column: 1 / -1;
+    }
     .help.wrong {
       color: var(--stop);
       font-weight: 600;
@@ -198,7 +205,7 @@ export class FigureField {
     const entry = this.entry()
     if (entry !== undefined) {
       const parsed = this.parse(entry)
-      return parsed.ok ? undefined : parsed.message
+      return parsed.ok ? this.problem() : parsed.message
     }
     return this.problem()
   })
@@ -287,6 +294,8 @@ function focusNextField(from: HTMLInputElement): void {
     ...(from.closest('[data-fields]')?.querySelectorAll<HTMLInputElement>('input[data-field]') ?? []),
   ]
   const next = fields[fields.indexOf(from) + 1]
+  // A group that is folded opens for the figure in it.
+  next?.closest('details')?.setAttribute('open', '')
   if (next) next.focus()
   else from.blur()
 }

@@ -21,7 +21,8 @@ import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { FigureText } from '../drawing/figure-text'
 import { seen, soleView, svgPath, unseen } from '../drawing/svg-path'
-import { draggedValue, footHandles, heldWithin, type Handle } from './handles'
+import { draggedValue, footHandles, handleValue, heldWithin, landmarkHandles, type Handle } from './handles'
+import { BalanceLines } from './map/balance-lines'
 
 /** A figure taken hold of on the drawing. */
 export interface FigureChange {
@@ -32,13 +33,14 @@ export interface FigureChange {
 /** The sole with the shoe on it, toe up, true in proportion and at true size on request, with handles. */
 @Component({
   selector: 'cr-foot-drawing',
-  imports: [MatIcon, MatIconButton, MatTooltip],
+  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './foot-drawing.html',
   styleUrl: './foot-drawing.scss',
   host: {
     '(document:keydown.f)': 'unlessTyping($event, false)',
     '(document:keydown.t)': 'unlessTyping($event, true)',
+    '(document:keydown.h)': 'toggleLandmarks($event)',
   },
 })
 export class FootDrawing {
@@ -46,6 +48,10 @@ export class FootDrawing {
   readonly side = input.required<Side>()
   /** Outline of the same foot at the visit before, counted in its own frame with its toe. */
   readonly before = input<{ outline: readonly Vec[]; toeY: number } | undefined>()
+  /** Outline of the foot as it was found before the trim, counted in its own frame with its toe. */
+  readonly untrimmed = input<{ outline: readonly Vec[]; toeY: number } | undefined>()
+  /** Widest part and breakover are drawn: the step in which they are judged. */
+  readonly mapping = input(false)
   /** The drawing shows the last possible figures, not the ones that are typed now. */
   readonly stale = input(false)
   readonly pixelsPerMm = input.required<number>()
@@ -62,6 +68,8 @@ export class FootDrawing {
   private readonly transform = signal<ZoomTransform>(zoomIdentity)
   /** The farrier moved or sized the sheet: it is left alone until fitted again. */
   private readonly placed = signal(false)
+  /** Handles of the landmarks stand instead of those of the measures. */
+  protected readonly landmarks = signal(false)
   protected readonly dragging = signal<string | undefined>(undefined)
   private readonly zoomer = zoom<SVGSVGElement, unknown>().scaleExtent([0.6, 24])
 
@@ -97,6 +105,11 @@ export class FootDrawing {
     }
   })
 
+  protected readonly untrimmedGhost = computed(() => {
+    const untrimmed = this.untrimmed()
+    return untrimmed && svgPath(untrimmed.outline, soleView(this.side(), untrimmed.toeY))
+  })
+
   protected readonly ghost = computed(() => {
     const before = this.before()
     return before && svgPath(before.outline, soleView(this.side(), before.toeY))
@@ -113,9 +126,16 @@ export class FootDrawing {
 
   protected readonly handles = computed(() => {
     const { foot, assumed } = this.plan()
-    return footHandles(foot, assumed).map((handle) => {
+    const taken = this.landmarks() && this.mapping() ? landmarkHandles() : footHandles(foot, assumed)
+    return taken.map((handle) => {
       const [x, y] = handle.place(foot)
-      return { ...handle, x: x * this.view().mirror, y, value: foot[handle.key]! }
+      return {
+        ...handle,
+        x: x * this.view().mirror,
+        y,
+        value: handleValue(handle, foot),
+        unset: foot[handle.key] === undefined,
+      }
     })
   })
 
@@ -158,6 +178,7 @@ export class FootDrawing {
     effect(() => {
       const side = this.side()
       const size = this.size()
+      this.mapping()
       untracked(() => {
         if (side !== this.fittedSide) this.placed.set(false)
         this.fittedSide = side
@@ -170,15 +191,17 @@ export class FootDrawing {
   protected fit(): void {
     const { width, height } = this.size()
     const { foot, outline } = this.plan()
+    // Views and tools lie over the top while mapping, and the widest part is lettered beside the foot.
+    const top = this.mapping() ? 52 : 0
     const margin = 13
-    const wide = foot.width + 2 * margin + 12
+    const wide = foot.width + 2 * margin + (this.mapping() ? 34 : 12)
     const back = Math.max(foot.length + foot.bulbLine, ...outline.body.map(([, y]) => foot.widestFromToe - y))
     const tall = back + 2 * margin
-    const k = Math.min(width / wide, height / tall)
+    const k = Math.min(width / wide, (height - top) / tall)
     this.place(
       k,
       width / 2 - k * (foot.lateralHalfWidth - foot.width / 2) * this.view().mirror,
-      (height - k * back) / 2,
+      top + (height - top - k * back) / 2,
     )
     this.placed.set(false)
   }
@@ -192,11 +215,12 @@ export class FootDrawing {
     this.placed.set(true)
   }
 
+  protected toggleLandmarks(event: Event): void {
+    if (this.mapping() && !isTyping(event)) this.landmarks.set(!this.landmarks())
+  }
+
   protected unlessTyping(event: Event, trueSize: boolean): void {
-    const elsewhere = (event.target as Element).closest(
-      'input, textarea, [role=combobox], [role=dialog], [role=listbox]',
-    )
-    if (elsewhere) return
+    if (isTyping(event)) return
     if (trueSize) this.showTrueSize()
     else this.fit()
   }
@@ -237,7 +261,12 @@ export class FootDrawing {
     const { foot } = this.plan()
     const style = this.text.style()
     const step = style.unit === 'mm' ? 0.5 : 25.4 / style.denominator
-    const value = heldWithin(handle.key, foot, foot[handle.key]! + way * step)
+    const value = heldWithin(handle.key, foot, handleValue(handle, foot) + way * step)
     this.figure.emit({ key: handle.key, value })
   }
 }
+
+const isTyping = (event: Event): boolean =>
+  (event.target as Element).closest(
+    'input, select, textarea, [role=combobox], [role=dialog], [role=listbox]',
+  ) !== null

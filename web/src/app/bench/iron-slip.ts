@@ -36,6 +36,7 @@ import { CautionsList } from './cautions-list'
       </div>
     </div>
     <div class="rest">
+      <ng-content />
       <cr-cautions-list [cautions]="warnings()" />
       <dl>
         <div>

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import {
@@ -9,27 +9,38 @@ import {
   type FootFigure,
   type FootFigureKey,
   type FootRecord,
+  type HeelMeasure,
   type Problem,
+  type TipSource,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions } from '../state/bench/bench.feature'
 import { OPPOSITE, type Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
+import { ChoiceRow } from './look/choice-row'
+import { CaliperPanel } from './map/caliper-panel'
 import type { Side } from '@crescent/core'
 
+/** The refinements in the order of the work: cleaned first, then the wall, then seen from the side. */
 const GROUPS: { group: FootFigure['group']; title: string }[] = [
+  { group: 'widest', title: 'Apex and widest part' },
   { group: 'outline', title: 'Outline' },
-  { group: 'wall', title: 'Wall' },
-  { group: 'landmarks', title: 'Landmarks' },
+  { group: 'wall', title: 'Wall and sole plane' },
+  { group: 'landmarks', title: 'Frog, bulbs and bone' },
+  { group: 'side', title: 'Seen from the side' },
 ]
+const HEEL_MEASURES: HeelMeasure[] = ['outside', 'middle of web']
+const TIP_SOURCES: TipSource[] = ['radiograph', 'hoof tester']
+/** Order within a group where it differs from that in which figures lean on each other. */
+const FIRST: FootFigureKey[] = ['frogApex', 'barsFromToe', 'arcFromToe', 'widestFromToe']
 
 const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
 
 /** Map: the five measurements, and the refinements with their defaults. */
 @Component({
   selector: 'cr-map-step',
-  imports: [FigureField, MatButton, MatIcon],
+  imports: [CaliperPanel, ChoiceRow, FigureField, MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div data-fields>
@@ -41,7 +52,10 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
           </button>
         </div>
       }
-      @for (figure of measured; track figure.key) {
+      @if (caliper()) {
+        <cr-caliper-panel (closed)="caliper.set(false)" />
+      }
+      @for (figure of measured(); track figure.key) {
         <cr-figure-field
           [field]="figure.key"
           [label]="figure.label"
@@ -55,6 +69,14 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
           (unread)="keep(figure.key, $event)"
           (left)="settle()"
         />
+        @if (figure.key === 'heelWidth') {
+          <cr-choice-row
+            label="Heels measured"
+            [choices]="heelMeasures"
+            [chosen]="[draft().foot.heelMeasure ?? 'outside']"
+            (tapped)="measureHeels($event)"
+          />
+        }
       }
       @for (group of groups; track group.group) {
         <details [open]="opened(group.group)">
@@ -76,6 +98,14 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
               (unread)="keep(figure.key, $event)"
               (left)="settle()"
             />
+            @if (figure.key === 'tipFromToe') {
+              <cr-choice-row
+                label="Tip found by"
+                [choices]="tipSources"
+                [chosen]="draft().foot.tipBy ? [draft().foot.tipBy!] : []"
+                (tapped)="findTip($event)"
+              />
+            }
           }
         </details>
       }
@@ -87,6 +117,9 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
         }
       </div>
       <div class="carry">
+        <button mat-stroked-button [attr.aria-pressed]="caliper()" (click)="caliper.set(!caliper())">
+          <mat-icon svgIcon="caliper" />Practice caliper
+        </button>
         @if (previous()) {
           <button mat-stroked-button (click)="store.dispatch(copyLast())">
             <mat-icon svgIcon="copy" />Copy last visit
@@ -159,7 +192,16 @@ export class MapStep {
 
   protected readonly store = inject(Store)
   private readonly text = inject(FigureText)
-  protected readonly measured = FOOT_FIGURES.filter((figure) => figure.group === 'measured')
+  /** The web that was measured to is asked for only where heels are measured to its middle. */
+  protected readonly measured = computed(() =>
+    FOOT_FIGURES.filter(
+      ({ group, key }) =>
+        group === 'measured' && (key !== 'heelWeb' || this.draft().foot.heelMeasure === 'middle of web'),
+    ),
+  )
+  protected readonly heelMeasures = HEEL_MEASURES
+  protected readonly tipSources = TIP_SOURCES
+  protected readonly caliper = signal(false)
   protected readonly groups = GROUPS
   protected readonly animals = ANIMALS
   protected readonly copyLast = benchActions.copyLast
@@ -168,7 +210,9 @@ export class MapStep {
   protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
 
   protected figuresIn = (group: FootFigure['group']): readonly FootFigure[] =>
-    FOOT_FIGURES.filter((figure) => figure.group === group)
+    FOOT_FIGURES.filter((figure) => figure.group === group).sort(
+      (a, b) => FIRST.indexOf(a.key) - FIRST.indexOf(b.key),
+    )
 
   /** A group with a fault in it must not hide it. */
   protected opened(group: FootFigure['group']): boolean {
@@ -207,5 +251,9 @@ export class MapStep {
   protected keep = (field: string, text: string): void =>
     this.store.dispatch(benchActions.setEntry({ field, text }))
   protected settle = (): void => this.store.dispatch(benchActions.settle())
+  protected measureHeels = (choice: string): void =>
+    this.store.dispatch(benchActions.setHeelMeasure({ heelMeasure: choice as HeelMeasure }))
+  protected findTip = (choice: string): void =>
+    this.store.dispatch(benchActions.setTipBy({ tipBy: choice as TipSource }))
   protected choose = (animal: Animal): void => this.store.dispatch(benchActions.setAnimal({ animal }))
 }

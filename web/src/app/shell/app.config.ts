@@ -4,8 +4,6 @@ import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angula
 import { provideEffects } from '@ngrx/effects'
 import { provideStore } from '@ngrx/store'
 import { provideStoreDevtools } from '@ngrx/store-devtools'
-import * as benchEffects from '../state/bench/bench.effects'
-import { benchFeature } from '../state/bench/bench.feature'
 import * as recordsEffects from '../state/records/records.effects'
 import { recordsFeature } from '../state/records/records.feature'
 import * as settingsEffects from '../state/settings/settings.effects'
@@ -25,9 +23,8 @@ export const appConfig: ApplicationConfig = {
     provideStore({
       [settingsFeature.name]: settingsFeature.reducer,
       [recordsFeature.name]: recordsFeature.reducer,
-      [benchFeature.name]: benchFeature.reducer,
     }),
-    provideEffects(settingsEffects, recordsEffects, benchEffects),
+    provideEffects(settingsEffects, recordsEffects),
     ngDevMode ? provideStoreDevtools({ maxAge: 25, logOnly: !isDevMode() }) : [],
     provideIcons(),
   ],

@@ -26,9 +26,8 @@ export const routes: Routes = [
   },
   { path: 'bench/:visitId', pathMatch: 'full', redirectTo: 'bench/:visitId/LF' },
   {
-    path: 'bench/:visitId/:side',
-    title: 'Bench',
-    loadComponent: () => import('../bench/bench-page').then((m) => m.BenchPage),
+    path: 'bench/:visitId',
+    loadChildren: () => import('../bench/bench.routes').then((m) => m.benchRoutes),
   },
   { path: '**', title: 'Nothing here', loadComponent: () => import('./lost').then((m) => m.Lost) },
 ]

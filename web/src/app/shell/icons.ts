@@ -5,6 +5,7 @@ import add from '@material-symbols/svg-400/outlined/add.svg'
 import archive from '@material-symbols/svg-400/outlined/archive.svg'
 import back from '@material-symbols/svg-400/outlined/arrow_back.svg'
 import bench from '@material-symbols/svg-400/outlined/hardware.svg'
+import caliper from '@material-symbols/svg-400/outlined/straighten.svg'
 import caution from '@material-symbols/svg-400/outlined/warning.svg'
 import check from '@material-symbols/svg-400/outlined/check_circle.svg'
 import close from '@material-symbols/svg-400/outlined/close.svg'
@@ -39,6 +40,7 @@ const ICONS = {
   archive,
   back,
   bench,
+  caliper,
   caution,
   check,
   close,

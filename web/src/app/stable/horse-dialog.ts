@@ -13,7 +13,7 @@ import {
 import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
 import { MatOption, MatSelect } from '@angular/material/select'
-import type { Animal, Horse, Owner } from '@crescent/core'
+import { SCHOOLS, type Animal, type BreakoverSchool, type Horse, type Owner } from '@crescent/core'
 import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { Api } from '../state/api'
@@ -63,6 +63,14 @@ const NEW_OWNER = 'new'
             </mat-select>
           </mat-form-field>
         </div>
+        <mat-form-field>
+          <mat-label>School of breakover</mat-label>
+          <mat-select formControlName="breakoverSchool">
+            @for (school of schools; track school.key) {
+              <mat-option [value]="school.key">{{ school.label }}: {{ school.use }}</mat-option>
+            }
+          </mat-select>
+        </mat-form-field>
         <mat-form-field>
           <mat-label>Owner</mat-label>
           <mat-select formControlName="ownerId">
@@ -153,6 +161,7 @@ export class HorseDialog {
   private readonly store = inject(Store)
   protected readonly owners = toSignal(inject(Api).owners(''), { initialValue: [] as Owner[] })
   protected readonly animals: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
+  protected readonly schools = SCHOOLS
   protected readonly saving = signal(false)
   protected readonly failure = signal('')
   /** Made once: pressing Save again after a lost answer makes no second record. */
@@ -169,6 +178,9 @@ export class HorseDialog {
     going: text(this.data.horse?.going),
     living: text(this.data.horse?.living),
     place: text(this.data.horse?.place),
+    breakoverSchool: new FormControl<BreakoverSchool>(this.data.horse?.breakoverSchool ?? 'perimeter', {
+      nonNullable: true,
+    }),
     cycleWeeks: new FormControl(this.data.horse?.cycleWeeks ?? 7, {
       nonNullable: true,
       validators: [Validators.required, Validators.min(2), Validators.max(16), Validators.pattern(/^\d+$/)],

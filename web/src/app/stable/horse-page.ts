@@ -6,6 +6,7 @@ import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink } from '@angular/router'
 import { commonName, currentPatterns, type Side, type StoredPattern, type Visit } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
@@ -17,7 +18,7 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
 /** One horse: what its four feet wear, its visits, its pattern library. */
 @Component({
   selector: 'cr-horse-page',
-  imports: [AsyncState, MatButton, MatIcon, MatIconButton, MatTooltip, RouterLink, SmallShoe],
+  imports: [AsyncState, ChangeChart, MatButton, MatIcon, MatIconButton, MatTooltip, RouterLink, SmallShoe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './horse-page.html',
   styleUrl: './horse-page.scss',
@@ -32,6 +33,8 @@ export class HorsePageView {
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
   protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
   protected readonly shortDay = shortDay
+  protected readonly showChange = signal(false)
+  protected readonly day = today()
   protected readonly showArchived = signal(false)
 
   protected readonly feet = computed(() => {

@@ -5,6 +5,7 @@ import type {
   Horse,
   HorsePage,
   HorseSummary,
+  Look,
   Owner,
   Pattern,
   Refusal,
@@ -39,6 +40,7 @@ export class Api {
   putVisit = (visit: Visit): Observable<Visit> => this.http.put<Visit>(`/api/visits/${visit.id}`, visit)
   putFootRecord = (record: FootRecord): Observable<FootRecord> =>
     this.http.put<FootRecord>(`/api/foot-records/${record.id}`, record)
+  putLook = (look: Look): Observable<Look> => this.http.put<Look>(`/api/looks/${look.id}`, look)
   putPattern = (pattern: Pattern): Observable<StoredPattern> =>
     this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)
   patternVersions = (id: string): Observable<StoredPattern[]> =>
@@ -62,6 +64,10 @@ export function failureText(error: unknown): string {
   const messages = refusal?.errors?.map((problem) => problem.message) ?? []
   return messages.length > 0 ? messages.join(' ') : `The server answered ${error.status}.`
 }
+
+/** The server is away or in trouble: the same request may pass later. */
+export const isPassing = (error: unknown): boolean =>
+  error instanceof HttpErrorResponse && (error.status === 0 || error.status >= 500)
 
 /** There is no such record (any more). */
 export const isGone = (error: unknown): boolean => error instanceof HttpErrorResponse && error.status === 404

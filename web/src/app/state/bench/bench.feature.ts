@@ -1,11 +1,14 @@
 import {
   planShoe,
   type Animal,
+  type BreakoverSchool,
   type FootFigureKey,
   type FootRecord,
+  type HeelMeasure,
   type ShoeInput,
   type Side,
   type StoredPattern,
+  type TipSource,
   type VisitPage,
   type WorkshopRecord,
 } from '@crescent/core'
@@ -35,6 +38,10 @@ export const benchActions = createActionGroup({
     setFigure: props<{ key: FootFigureKey; value: number | undefined }>(),
     setEntry: props<{ field: string; text: string }>(),
     setAnimal: props<{ animal: Animal }>(),
+    setHeelMeasure: props<{ heelMeasure: HeelMeasure }>(),
+    setTipBy: props<{ tipBy: TipSource }>(),
+    /** The school of breakover, for this foot or for all four. */
+    setSchool: props<{ school: BreakoverSchool; all: boolean }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
     copyLast: emptyProps(),
     mirror: emptyProps(),
@@ -99,6 +106,25 @@ export const benchFeature = createFeature({
     on(benchActions.setAnimal, (state, { animal }): BenchState =>
       touch(state, 'animal', (draft) => ({ ...draft, foot: { ...draft.foot, animal } })),
     ),
+    on(benchActions.setHeelMeasure, (state, { heelMeasure }): BenchState =>
+      touch(state, 'heelMeasure', (draft) => ({ ...draft, foot: { ...draft.foot, heelMeasure } })),
+    ),
+    on(benchActions.setTipBy, (state, { tipBy }): BenchState =>
+      touch(state, 'tipBy', (draft) => ({ ...draft, foot: { ...draft.foot, tipBy } })),
+    ),
+    on(benchActions.setSchool, (state, { school, all }): BenchState => {
+      const touched = touch(state, 'school', (draft) => ({ ...draft, foot: { ...draft.foot, school } }))
+      if (!all || !touched.drafts) return touched
+      const drafts = { ...touched.drafts }
+      for (const side of SIDES) {
+        const { foot, dirty } = drafts[side]
+        // A foot nobody measured has nothing to save: its school follows the horse's.
+        const measured = Object.keys(foot.figures).length > 0
+        if (foot.school !== school)
+          drafts[side] = { ...drafts[side], foot: { ...foot, school }, dirty: dirty || measured }
+      }
+      return { ...touched, drafts }
+    }),
     on(benchActions.setShoe, (state, { shoe, touched }): BenchState =>
       touch(state, touched, (draft) => ({
         ...draft,
@@ -108,7 +134,9 @@ export const benchFeature = createFeature({
     ),
     on(benchActions.copyLast, (state): BenchState => {
       const last = state.page?.previous?.footRecords.find((record) => record.side === state.side)
-      return last ? touch(state, 'copy', (draft) => ({ ...draft, foot: footDraft(last.foot) })) : state
+      return last
+        ? touch(state, 'copy', (draft) => ({ ...draft, foot: footDraft(last.foot, draft.foot.school) }))
+        : state
     }),
     on(benchActions.mirror, (state): BenchState => {
       const other = state.drafts?.[OPPOSITE[state.side]]
@@ -121,7 +149,7 @@ export const benchFeature = createFeature({
       touch(state, 'pattern', (draft) => ({
         ...draft,
         shoe: pattern.shoe,
-        foot: withFoot ? footDraft(pattern.foot) : draft.foot,
+        foot: withFoot ? footDraft(pattern.foot, draft.foot.school) : draft.foot,
         base: { ...draft.base, pattern: { id: pattern.id, version: pattern.version, name: pattern.name } },
       })),
     ),

@@ -2,12 +2,15 @@ import {
   currentPatterns,
   PLAIN_SHOE,
   type Animal,
+  type BreakoverSchool,
   type FootFigureKey,
   type FootInput,
   type FootRecord,
+  type HeelMeasure,
   type Side,
   type ShoeInput,
   type StoredPattern,
+  type TipSource,
   type VisitPage,
   type WorkshopInput,
 } from '@crescent/core'
@@ -17,6 +20,12 @@ export const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
 /** The figures typed so far, possible or not, and the texts that could not be read as figures. */
 export interface FootDraft {
   animal: Animal
+  /** The school of breakover in use for this foot. */
+  school: BreakoverSchool
+  /** How the width across the heels is taken; outside to outside unless chosen otherwise. */
+  heelMeasure?: HeelMeasure
+  /** How the tip of P3 was found. */
+  tipBy?: TipSource
   figures: Partial<Record<FootFigureKey, number>>
   /** What was typed where it is no figure, by field; nothing typed is lost. */
   entries: Record<string, string>
@@ -47,7 +56,9 @@ export function draftsFrom(page: VisitPage): Drafts {
     const record = page.footRecords.find((one) => one.side === side)
     const pattern = page.patterns.find((one) => one.id === record?.patternId) ?? wears[side]
     return {
-      foot: record ? footDraft(record.foot) : { animal: page.horse.animal, figures: {}, entries: {} },
+      foot: record
+        ? footDraft(record.foot, page.horse.breakoverSchool)
+        : { animal: page.horse.animal, school: page.horse.breakoverSchool, figures: {}, entries: {} },
       shoe: pattern?.shoe ?? PLAIN_SHOE,
       base: {
         record: record ? { id: record.id, version: record.version } : null,
@@ -59,15 +70,33 @@ export function draftsFrom(page: VisitPage): Drafts {
   return { LF: draft('LF'), RF: draft('RF'), LH: draft('LH'), RH: draft('RH') }
 }
 
-/** A stored foot as a draft of it. */
-export function footDraft(foot: FootInput): FootDraft {
-  const { side: _side, animal, ...figures } = foot
-  return { animal: animal ?? 'horse', figures, entries: {} }
+/** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
+export function footDraft(foot: FootInput, school: BreakoverSchool): FootDraft {
+  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, ...figures } = foot
+  return {
+    animal: animal ?? 'horse',
+    school: breakoverSchool ?? school,
+    ...(heelMeasure && { heelMeasure }),
+    ...(tipBy && { tipBy }),
+    figures,
+    entries: {},
+  }
 }
 
 /** The foot as the core takes it; figures that are missing stay missing and are refused there by name. */
-export const footInput = (side: Side, { animal, figures }: FootDraft): FootInput =>
-  ({ side, animal, ...figures }) as FootInput
+export const footInput = (
+  side: Side,
+  { animal, school, heelMeasure, tipBy, figures }: FootDraft,
+): FootInput =>
+  ({
+    side,
+    animal,
+    // Work this browser kept from before schools were chosen has none.
+    breakoverSchool: school ?? 'perimeter',
+    ...(heelMeasure && { heelMeasure }),
+    ...(tipBy && { tipBy }),
+    ...figures,
+  }) as FootInput
 
 /** The foot on the other side of the horse. */
 export const OPPOSITE: Record<Side, Side> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }

@@ -72,9 +72,10 @@ export function takeTheirs(state: BenchState): BenchState {
   if (!conflict) return state
   const moved = rebased({ ...state, side: conflict.side })
   const taken = touch(moved, 'theirs', (draft) => {
-    if (conflict.kind === 'foot') return { ...draft, foot: footDraft((conflict.current as FootRecord).foot) }
+    if (conflict.kind === 'foot')
+      return { ...draft, foot: footDraft((conflict.current as FootRecord).foot, draft.foot.school) }
     const pattern = conflict.current as StoredPattern
-    return { ...draft, foot: footDraft(pattern.foot), shoe: pattern.shoe }
+    return { ...draft, foot: footDraft(pattern.foot, draft.foot.school), shoe: pattern.shoe }
   })
   return { ...taken, side: state.side, conflict: null, refused: null }
 }

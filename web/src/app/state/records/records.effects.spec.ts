@@ -24,7 +24,7 @@ describe('records', () => {
   beforeEach(() => {
     ;[visits, put, gone, said] = [[], [], [], []]
     saveHorse = () => of({ ...horse, version: 2 })
-    const page = (): HorsePage => ({ horse, owner: null, visits, footRecords: [], patterns: [] })
+    const page = (): HorsePage => ({ horse, owner: null, visits, footRecords: [], looks: [], patterns: [] })
     const api = {
       horsePage: () => of(page()),
       horses: () => throwError(() => new HttpErrorResponse({ status: 0 })),

@@ -1,0 +1,9 @@
+/** The parts of the statistics library that tests take as a second opinion; it ships no types. */
+declare module 'jstat' {
+  const jstat: {
+    mean(values: readonly number[]): number
+    studentt: { inv(probability: number, freedom: number): number }
+    models: { ols(values: number[], rows: number[][]): { coef: number[]; t: { sigmaHat: number } } }
+  }
+  export default jstat
+}

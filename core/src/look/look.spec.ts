@@ -1,0 +1,164 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyFoot } from '../foot/any-foot'
+import { landmarks } from '../foot/landmarks'
+import { readFoot } from '../foot/measurements'
+import { footOutline } from '../foot/outline'
+import type { Vec } from '../geometry/vector'
+import { lookSchema, type Finding, type Look } from '../records/look'
+import { answered, openQuestions, standing } from './carry'
+import { FINDING_KINDS, findingKind, kindsFor } from './finding-kinds'
+import { closedGates, gatesOf } from './gates'
+import { newLook } from './new-look'
+import { placeAreas } from './place-areas'
+import { PLACES } from './places'
+
+const ID = '3f0c6a52-6f0e-4a3e-8f5e-0a1b2c3d4e5f'
+const finding = (changes: Partial<Finding>): Finding => ({
+  id: ID,
+  kind: 'flare',
+  place: 'outer-quarter',
+  grade: 2,
+  note: '',
+  answer: 'new',
+  since: '2026-09-01',
+  ...changes,
+})
+const withFindings = (findings: Finding[], look: Look = newLook(ID, ID)): Look => ({
+  ...look,
+  feet: { ...look.feet, LF: { ...look.feet.LF, findings } },
+})
+
+describe('newLook', () => {
+  it('fits its schema and carries what lasts, not what changes', () => {
+    const before: Look = {
+      ...withFindings([finding({})]),
+      vet: {
+        diagnosis: 'founder',
+        words: 'rotation',
+        limits: 'no toe nails',
+        who: 'Dr Ebb',
+        on: '2026-08-30',
+      },
+      ways: { work: 'retired', interference: ['brushes'], notes: 'only that day' },
+      acknowledged: [{ gate: 'x', title: 'y', words: '', at: '2026-09-01T10:00:00.000Z' }],
+    }
+    before.feet.LF.frontLine = 'toes out'
+    before.feet.LF.landing = 'outside first'
+    const next = newLook(ID, ID, before)
+    expect(lookSchema.parse(next)).toEqual(next)
+    expect(next.vet.diagnosis).toBe('founder')
+    expect(next.ways).toMatchObject({ work: 'retired', notes: '' })
+    expect(next.feet.LF).toMatchObject({ frontLine: 'toes out', findings: [] })
+    expect(next.feet.LF.landing).toBeUndefined()
+    expect(next.acknowledged).toEqual([])
+  })
+})
+
+describe('findings carried forward', () => {
+  it('are asked once each, until answered, and never again once gone', () => {
+    const before = withFindings([finding({}), finding({ kind: 'rot', place: 'frog', answer: 'gone' })])
+    const now = newLook(ID, ID, before)
+    expect(openQuestions(before, now, 'LF')).toHaveLength(1)
+    expect(openQuestions(before, now, 'RF')).toHaveLength(0)
+    expect(openQuestions(undefined, now, 'LF')).toHaveLength(0)
+    const told = answered(before.feet.LF.findings[0]!, 'gone', ID)
+    expect(openQuestions(before, withFindings([told], now), 'LF')).toHaveLength(0)
+    expect(standing([told])).toHaveLength(0)
+  })
+
+  it.each([
+    ['better', 1],
+    ['same', 2],
+    ['worse', 3],
+    ['gone', 2],
+  ] as const)('%s makes grade 2 grade %d and keeps the day it was first seen', (answer, grade) => {
+    expect(answered(finding({}), answer, ID)).toMatchObject({ grade, answer, since: '2026-09-01' })
+  })
+
+  it('never leaves the grades of its kind', () => {
+    expect(answered(finding({ grade: 1 }), 'better', ID).grade).toBe(1)
+    expect(answered(finding({ grade: 3 }), 'worse', ID).grade).toBe(3)
+    expect(answered(finding({ kind: 'club', place: 'foot', grade: 3 }), 'worse', ID).grade).toBe(4)
+  })
+})
+
+describe('gates', () => {
+  it.each(FINDING_KINDS.filter((kind) => 'vetFrom' in kind))(
+    '$key calls for the vet from its grade on, not before',
+    ({ key }) => {
+      const { vetFrom, parts } = findingKind(key)
+      const place = PLACES.find(({ part }) => part === parts[0])!.key
+      const at = (grade: number) => gatesOf(withFindings([finding({ kind: key, place, grade })]))
+      expect(at(vetFrom!)).toHaveLength(1)
+      expect(at(vetFrom!)[0]!.action).toMatch(/vet|radiograph/i)
+      if (vetFrom! > 1) expect(at(vetFrom! - 1)).toHaveLength(0)
+    },
+  )
+
+  it('opens when acknowledged, closes again when the finding is worse, and asks nothing of what is gone', () => {
+    const look = withFindings([finding({ kind: 'pain', place: 'toe-sole', grade: 2 })])
+    const [gate] = closedGates(look)
+    const acknowledged = [{ gate: gate!.key, title: gate!.title, words: '', at: '2026-09-01T10:00:00.000Z' }]
+    expect(closedGates({ ...look, acknowledged })).toHaveLength(0)
+    const worse = withFindings([finding({ kind: 'pain', place: 'toe-sole', grade: 3 })])
+    expect(closedGates({ ...worse, acknowledged })).toHaveLength(1)
+    expect(gatesOf(withFindings([finding({ kind: 'pain', grade: 3, answer: 'gone' })]))).toHaveLength(0)
+  })
+
+  it('asks who made a diagnosis', () => {
+    const look = newLook(ID, ID)
+    expect(gatesOf({ ...look, vet: { ...look.vet, diagnosis: 'founder' } })).toHaveLength(1)
+    expect(gatesOf({ ...look, vet: { ...look.vet, diagnosis: 'founder', who: 'Dr Ebb' } })).toHaveLength(0)
+  })
+})
+
+describe('kinds and places', () => {
+  it('has something to find in every part, and no key twice', () => {
+    for (const { part } of PLACES) expect(kindsFor(part).length).toBeGreaterThan(0)
+    expect(new Set(FINDING_KINDS.map(({ key }) => key)).size).toBe(FINDING_KINDS.length)
+  })
+  it('refuses a finding that no kind or place knows', () => {
+    const look = withFindings([finding({})])
+    expect(lookSchema.safeParse(look).success).toBe(true)
+    for (const wrong of [
+      { kind: 'colic' },
+      { place: 'knee' },
+      { grade: 0 },
+      { grade: 5 },
+    ] as Partial<Finding>[])
+      expect(lookSchema.safeParse(withFindings([finding(wrong)])).success).toBe(false)
+  })
+})
+
+describe('placeAreas', () => {
+  const area = (edge: readonly Vec[]): number =>
+    Math.abs(
+      edge.reduce((sum, [x, y], i) => {
+        const [u, v] = edge[(i + 1) % edge.length]!
+        return sum + (x * v - u * y) / 2
+      }, 0),
+    )
+
+  it('gives every place but the whole foot an area a thumb can hit, inner and outer alike, for any foot', () =>
+    fc.assert(
+      fc.property(anyFoot, (input) => {
+        const read = readFoot({ ...input, lateralHalfWidth: input.width / 2, quarterLead: 0 })
+        if (!read.ok) throw new Error('no foot')
+        const { foot } = read.value
+        const outline = footOutline(foot)
+        const areas = placeAreas(foot, outline, landmarks(foot, outline))
+        expect(areas.map(({ place }) => place).sort()).toEqual(
+          PLACES.filter(({ key }) => key !== 'foot')
+            .map(({ key }) => key)
+            .sort(),
+        )
+        for (const { place, edge } of areas) {
+          expect(area(edge)).toBeGreaterThan(foot.width * foot.width * 0.004)
+          const twin = areas.find((other) => other.place === place.replace('outer', 'inner'))!
+          expect(area(twin.edge)).toBeCloseTo(area(edge), 0)
+        }
+      }),
+      { numRuns: 30 },
+    ))
+})

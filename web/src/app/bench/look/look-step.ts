@@ -1,0 +1,354 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
+import {
+  DIAGNOSES,
+  FRONT_LINES,
+  GOINGS,
+  INTERFERENCES,
+  LANDINGS,
+  LIVINGS,
+  lookProblem,
+  OLD_SHOE_FIGURES,
+  parseAngle,
+  parseLength,
+  SIDE_LINES,
+  UNTRIMMED_FIGURES,
+  WEARS,
+  WORKS,
+  describeProblem,
+  type FootLook,
+  type Look,
+  type LookFigure,
+  type Side,
+} from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { FigureText } from '../../drawing/figure-text'
+import { benchActions } from '../../state/bench/bench.feature'
+import { lookActions, lookFeature } from '../../state/look/look.feature'
+import { FigureField } from '../figure-field'
+import { ChoiceRow } from './choice-row'
+
+/** Look: history, the vet's word, how the horse stands and moves, the old shoe and the foot before the trim. */
+@Component({
+  selector: 'cr-look-step',
+  imports: [ChoiceRow, FigureField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="since">{{ sinceText() }}</p>
+
+    <details [open]="true">
+      <summary>
+        How it stands and moves <span class="muted">{{ side() }}</span>
+      </summary>
+      <cr-choice-row
+        label="Lands"
+        [choices]="landings"
+        [chosen]="one(foot().landing)"
+        (choose)="setFoot('landing', $event)"
+      />
+      <cr-choice-row
+        label="From in front"
+        [choices]="frontLines"
+        [chosen]="one(foot().frontLine)"
+        (choose)="setFoot('frontLine', $event)"
+      />
+      <cr-choice-row
+        label="From the side"
+        [choices]="sideLines"
+        [chosen]="one(foot().sideLine)"
+        (choose)="setFoot('sideLine', $event)"
+      />
+      <cr-choice-row
+        label="Interference (the whole horse)"
+        [choices]="interferences"
+        [chosen]="look().ways.interference"
+        (tapped)="flip($event)"
+      />
+    </details>
+
+    <details>
+      <summary>
+        Work and going <span class="muted">{{ waysText() }}</span>
+      </summary>
+      <cr-choice-row
+        label="Work"
+        [choices]="works"
+        [chosen]="one(look().ways.work)"
+        (choose)="setWays('work', $event)"
+      />
+      <cr-choice-row
+        label="Going"
+        [choices]="goings"
+        [chosen]="one(look().ways.going)"
+        (choose)="setWays('going', $event)"
+      />
+      <cr-choice-row
+        label="Lives"
+        [choices]="livings"
+        [chosen]="one(look().ways.living)"
+        (choose)="setWays('living', $event)"
+      />
+      <label class="text">
+        Note on this visit
+        <textarea
+          rows="2"
+          maxlength="5000"
+          [value]="look().ways.notes"
+          (input)="setWays('notes', value($event))"
+        ></textarea>
+      </label>
+    </details>
+
+    <details [open]="look().vet.diagnosis !== 'none'">
+      <summary>
+        The vet’s word <span class="muted">{{ look().vet.diagnosis }}</span>
+      </summary>
+      <cr-choice-row
+        label="Diagnosis"
+        [choices]="diagnoses"
+        [chosen]="one(look().vet.diagnosis)"
+        (choose)="setVet('diagnosis', $event ?? 'none')"
+      />
+      <label class="text">
+        Who said so
+        <input type="text" maxlength="200" [value]="look().vet.who" (input)="setVet('who', value($event))" />
+      </label>
+      <label class="text">
+        On
+        <input type="date" [value]="look().vet.on" (input)="setVet('on', value($event))" />
+      </label>
+      <label class="text">
+        In the vet’s words
+        <textarea
+          rows="2"
+          maxlength="5000"
+          [value]="look().vet.words"
+          (input)="setVet('words', value($event))"
+        ></textarea>
+      </label>
+      <label class="text">
+        Limits set
+        <textarea
+          rows="2"
+          maxlength="5000"
+          [value]="look().vet.limits"
+          (input)="setVet('limits', value($event))"
+        ></textarea>
+      </label>
+    </details>
+
+    <details data-fields>
+      <summary>
+        The old shoe, before pulling <span class="muted">{{ side() }}</span>
+      </summary>
+      <cr-choice-row
+        label="Lost since the last visit"
+        [choices]="['lost']"
+        [chosen]="foot().lost ? ['lost'] : []"
+        (choose)="setFoot('lost', $event ? true : undefined)"
+      />
+      <cr-choice-row
+        label="Worn"
+        [choices]="wears"
+        [chosen]="one(foot().oldShoe.wear)"
+        (choose)="setOldShoe('wear', $event)"
+      />
+      @for (figure of oldShoeFigures; track figure.key) {
+        <cr-figure-field
+          [field]="'old-' + figure.key"
+          [label]="figure.label"
+          [kind]="figure.kind"
+          [where]="figure.where"
+          [value]="foot().oldShoe[figure.key]"
+          [entry]="entries()[key('old-' + figure.key)]"
+          [problem]="problemOf(figure, 'old-' + figure.key)"
+          (figure)="setFigure(figure, 'old-' + figure.key, $event)"
+          (unread)="keep('old-' + figure.key, $event)"
+          (left)="settle()"
+        />
+      }
+    </details>
+
+    <details data-fields>
+      <summary>
+        The foot before the trim <span class="muted">{{ side() }}</span>
+      </summary>
+      @for (figure of untrimmedFigures; track figure.key) {
+        <cr-figure-field
+          [field]="'untrimmed-' + figure.key"
+          [label]="figure.label"
+          [kind]="figure.kind"
+          [where]="figure.where"
+          [value]="foot().untrimmed[figure.key]"
+          [entry]="entries()[key('untrimmed-' + figure.key)]"
+          [problem]="problemOf(figure, 'untrimmed-' + figure.key)"
+          (figure)="setFigure(figure, 'untrimmed-' + figure.key, $event)"
+          (unread)="keep('untrimmed-' + figure.key, $event)"
+          (left)="settle()"
+        />
+      }
+      <label class="text">
+        Sole plane
+        <textarea
+          rows="2"
+          maxlength="5000"
+          [value]="foot().solePlane"
+          (input)="setFoot('solePlane', value($event))"
+        ></textarea>
+      </label>
+    </details>
+  `,
+  styles: `
+    details {
+      border-top: 1px solid var(--rule);
+    }
+    summary {
+      min-height: 44px;
+      padding: 10px 2px;
+      font-weight: 650;
+      cursor: pointer;
+    }
+    summary .muted {
+      font-size: 0.85rem;
+      font-weight: 400;
+    }
+    .since {
+      margin-bottom: 8px;
+      font-weight: 600;
+    }
+    .text {
+      display: block;
+      margin-bottom: 10px;
+      font-size: 0.85rem;
+      color: var(--ink-soft);
+    }
+    .text input,
+    .text textarea {
+      display: block;
+      box-sizing: border-box;
+      width: 100%;
+      min-height: 44px;
+      padding: 8px 10px;
+      color: var(--ink);
+      font: inherit;
+      font-size: 1rem;
+      background: var(--sheet);
+      border: 1.5px solid var(--rule-strong);
+      border-radius: 5px;
+      resize: vertical;
+    }
+  `,
+})
+export class LookStep {
+  readonly look = input.required<Look>()
+  readonly side = input.required<Side>()
+  /** Weeks since the last shoeing; unknown at a first visit. */
+  readonly weeksSince = input<number | undefined>()
+  readonly cycleWeeks = input.required<number>()
+
+  private readonly store = inject(Store)
+  private readonly text = inject(FigureText)
+  protected readonly entries = this.store.selectSignal(lookFeature.selectEntries)
+  protected readonly foot = computed(() => this.look().feet[this.side()])
+
+  protected readonly landings = LANDINGS
+  protected readonly frontLines = FRONT_LINES
+  protected readonly sideLines = SIDE_LINES
+  protected readonly interferences = INTERFERENCES
+  protected readonly works = WORKS
+  protected readonly goings = GOINGS
+  protected readonly livings = LIVINGS
+  protected readonly diagnoses = DIAGNOSES
+  protected readonly wears = WEARS
+  protected readonly oldShoeFigures = OLD_SHOE_FIGURES
+  protected readonly untrimmedFigures = UNTRIMMED_FIGURES
+
+  protected readonly sinceText = computed(() => {
+    const weeks = this.weeksSince()
+    if (weeks === undefined) return 'First visit: nothing to compare with yet.'
+    const late = Math.round(weeks - this.cycleWeeks())
+    const since = `${Math.round(weeks)} weeks since the last shoeing`
+    if (late > 0) return `${since}, ${late} over its cycle of ${this.cycleWeeks()}.`
+    return `${since}, cycle of ${this.cycleWeeks()}.`
+  })
+  protected readonly waysText = computed(() => {
+    const { work, going, living } = this.look().ways
+    return [work, going, living].filter(Boolean).join(', ') || 'not said'
+  })
+
+  protected one = (choice: string | undefined): string[] => (choice === undefined ? [] : [choice])
+  protected value = (event: Event): string => (event.target as HTMLInputElement).value
+  /** Fields of the four feet are told apart. */
+  protected key = (field: string): string => `${this.side()} ${field}`
+
+  protected setFoot(field: keyof FootLook, value: string | boolean | undefined): void {
+    const foot = { ...this.foot(), [field]: value }
+    if (value === undefined) delete foot[field]
+    this.store.dispatch(lookActions.setFoot({ side: this.side(), foot, touched: this.key(field) }))
+    if (field !== 'solePlane') this.settle()
+  }
+
+  protected setOldShoe(field: 'wear', value: string | undefined): void {
+    const oldShoe = { ...this.foot().oldShoe, [field]: value } as FootLook['oldShoe']
+    if (value === undefined) delete oldShoe[field]
+    this.putFoot({ ...this.foot(), oldShoe }, field)
+    this.settle()
+  }
+
+  /** A figure that cannot be is kept as it was typed, not stored. */
+  protected setFigure(figure: LookFigure, field: string, value: number | undefined): void {
+    if (value !== undefined && lookProblem(figure, value)) {
+      this.keep(field, this.text.figure(value, figure.kind))
+      return
+    }
+    const group = field.startsWith('old-') ? 'oldShoe' : 'untrimmed'
+    const figures = { ...this.foot()[group], [figure.key]: value } as Record<string, unknown>
+    if (value === undefined) delete figures[figure.key]
+    this.putFoot({ ...this.foot(), [group]: figures }, field)
+    // The perimeter school rolls the shoe where the old one was worn.
+    if (field === 'old-breakover' && (value === undefined || value >= 0))
+      this.store.dispatch(benchActions.setFigure({ key: 'wornBreakover', value }))
+  }
+
+  protected problemOf(figure: LookFigure, field: string): string | undefined {
+    const entry = this.entries()[this.key(field)]
+    if (entry === undefined) return undefined
+    const { unit } = this.text.style()
+    const parsed = figure.kind === 'length' ? parseLength(entry, unit) : parseAngle(entry)
+    if (!parsed.ok) return undefined
+    const problem = lookProblem(figure, 'mm' in parsed ? parsed.mm : parsed.degrees)
+    return problem && describeProblem(problem, this.text.style())
+  }
+
+  private putFoot(foot: FootLook, field: string): void {
+    this.store.dispatch(lookActions.setFoot({ side: this.side(), foot, touched: this.key(field) }))
+  }
+
+  protected keep = (field: string, text: string): void =>
+    this.store.dispatch(lookActions.setEntry({ field: this.key(field), text }))
+  protected settle = (): void => this.store.dispatch(lookActions.settle())
+
+  protected flip(tapped: string): void {
+    const choice = tapped as (typeof INTERFERENCES)[number]
+    const { interference } = this.look().ways
+    const next = interference.includes(choice)
+      ? interference.filter((one) => one !== choice)
+      : [...interference, choice]
+    this.store.dispatch(
+      lookActions.setWays({ ways: { ...this.look().ways, interference: next }, touched: 'interference' }),
+    )
+    this.settle()
+  }
+
+  protected setWays(field: 'work' | 'going' | 'living' | 'notes', value: string | undefined): void {
+    const ways = { ...this.look().ways, [field]: value } as Look['ways']
+    if (value === undefined) delete (ways as Record<string, unknown>)[field]
+    this.store.dispatch(lookActions.setWays({ ways, touched: field }))
+    if (field !== 'notes') this.settle()
+  }
+
+  protected setVet(field: keyof Look['vet'], value: string): void {
+    const vet = { ...this.look().vet, [field]: value } as Look['vet']
+    this.store.dispatch(lookActions.setVet({ vet, touched: `vet ${field}` }))
+    if (field === 'diagnosis') this.settle()
+  }
+}

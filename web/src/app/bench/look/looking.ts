@@ -1,0 +1,177 @@
+import { computed, effect, inject, Injectable, untracked } from '@angular/core'
+import { MatDialog } from '@angular/material/dialog'
+import { advise, footMap, usualFoot, type Finding, type PlaceKey, type Side } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { differenceInCalendarDays, parseISO } from 'date-fns'
+import { ask } from '../../common/ask-dialog'
+import { benchActions, benchFeature } from '../../state/bench/bench.feature'
+import { lookActions, lookFeature } from '../../state/look/look.feature'
+import type { Decision } from './advice-list'
+import { FindingDialog, type FindingChoice, type FindingDialogData } from './finding-dialog'
+import { GateDialog } from './gate-dialog'
+import type { NumberedFinding } from './look-drawing'
+
+/** What the Bench needs while it is looked: findings, questions, advice, gates, and what is done with them. */
+@Injectable()
+export class Looking {
+  private readonly store = inject(Store)
+  private readonly dialog = inject(MatDialog)
+  private readonly page = this.store.selectSignal(benchFeature.selectPage)
+  private readonly side = this.store.selectSignal(benchFeature.selectSide)
+  private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
+  private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
+  private readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
+  private readonly conflict = this.store.selectSignal(lookFeature.selectConflict)
+  private readonly allQuestions = this.store.selectSignal(lookFeature.selectQuestions)
+
+  readonly look = this.store.selectSignal(lookFeature.selectLook)
+  readonly unsaved = this.store.selectSignal(lookFeature.selectUnsaved)
+  readonly failure = this.store.selectSignal(lookFeature.selectFailure)
+  readonly closedGates = this.store.selectSignal(lookFeature.selectClosedGates)
+  readonly canUndo = this.store.selectSignal(lookFeature.selectCanUndoLook)
+  readonly canRedo = this.store.selectSignal(lookFeature.selectCanRedoLook)
+
+  constructor() {
+    effect(() => {
+      if (this.conflict()) untracked(() => this.askWhose())
+    })
+  }
+
+  /** The foot to be touched: as measured, else as it was at the last visit, else one of the usual size. */
+  readonly map = computed(() => {
+    const side = this.side()
+    return footMap(
+      this.planning().plan?.foot,
+      this.previous()?.foot,
+      usualFoot(side, this.page()!.horse.animal),
+    )!
+  })
+  readonly standIn = computed(() => {
+    if (this.planning().plan) return ''
+    return this.previous()
+      ? 'Drawn as at the last visit.'
+      : 'A foot of the usual size: this one is not measured yet.'
+  })
+  readonly findings = computed((): NumberedFinding[] =>
+    (this.look()?.feet[this.side()].findings ?? []).map((finding, i) => ({ number: i + 1, finding })),
+  )
+  readonly marked = computed(() => this.findings().filter(({ finding }) => finding.answer !== 'gone'))
+  readonly questions = computed(
+    () => this.allQuestions().find(({ side }) => side === this.side())?.questions ?? [],
+  )
+  readonly weeksSince = computed(() => {
+    const page = this.page()
+    if (!page?.lastVisit) return undefined
+    return differenceInCalendarDays(parseISO(page.visit.date), parseISO(page.lastVisit)) / 7
+  })
+  readonly advice = computed(() => {
+    const look = this.look()
+    const page = this.page()
+    if (!look || !page) return []
+    const foot = this.planning().plan?.foot
+    const weeksSince = this.weeksSince()
+    return advise({
+      side: this.side(),
+      look,
+      cycleWeeks: page.horse.cycleWeeks,
+      ...(foot && { foot }),
+      ...(weeksSince !== undefined && { weeksSince }),
+    })
+  })
+  /** Advice that was accepted and is for the hand to do: it stands beside the shoe while it is chosen. */
+  readonly agreed = computed(() => {
+    const chosen =
+      this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice !== 'dismissed') ?? []
+    return this.advice().flatMap((advice) => {
+      const choice = chosen.find(({ code }) => code === advice.code)
+      return choice ? [{ code: advice.code, text: choice.reason || advice.title }] : []
+    })
+  })
+
+  find(place: PlaceKey): void {
+    const side = this.side()
+    const look = this.look()!
+    const here = look.feet[side].findings.filter((finding) => finding.place === place)
+    this.dialog
+      .open<FindingDialog, FindingDialogData, FindingChoice>(FindingDialog, {
+        data: { place, side, here: here.filter(({ answer }) => answer !== 'gone') },
+        width: '520px',
+      })
+      .afterClosed()
+      .subscribe((choice) => choice && this.record(side, place, choice))
+  }
+
+  private record(side: Side, place: PlaceKey, { kind, grade }: FindingChoice): void {
+    const foot = this.look()!.feet[side]
+    const at = foot.findings.findIndex((one) => one.kind === kind && one.place === place)
+    const found = foot.findings[at]
+    const findings = [...foot.findings]
+    if (grade === null) findings.splice(at, 1)
+    else if (found) findings[at] = { ...found, grade, answer: found.answer === 'gone' ? 'new' : found.answer }
+    else findings.push(this.newFinding(kind, place, grade, side))
+    this.store.dispatch(lookActions.setFoot({ side, foot: { ...foot, findings }, touched: '' }))
+    if (grade !== null && this.closedGates().some((gate) => gate.key === `${side} ${kind} ${place} ${grade}`))
+      this.readGates()
+  }
+
+  /** A finding that was there at the last visit is the same one, better or worse; else it is new. */
+  private newFinding(kind: Finding['kind'], place: PlaceKey, grade: number, side: Side): Finding {
+    const before = this.allQuestions()
+      .find((one) => one.side === side)
+      ?.questions.find((one) => one.kind === kind && one.place === place)
+    const answer = !before ? 'new' : grade > before.grade ? 'worse' : grade < before.grade ? 'better' : 'same'
+    const since = before?.since ?? this.page()!.visit.date
+    return { id: crypto.randomUUID(), kind, place, grade, note: '', answer, since }
+  }
+
+  /** Nothing goes on past a finding that calls for the vet until it was read and something was said to it. */
+  readGates(then: () => void = () => undefined): void {
+    const gates = this.closedGates()
+    this.dialog
+      .open<GateDialog, unknown, string>(GateDialog, { data: gates, width: '520px' })
+      .afterClosed()
+      .subscribe((words) => {
+        if (!words) return
+        const at = new Date().toISOString()
+        this.store.dispatch(
+          lookActions.acknowledge({
+            acknowledged: gates.map(({ key, title }) => ({ gate: key, title, words, at })),
+          }),
+        )
+        then()
+      })
+  }
+
+  /** Accepting changes the shoe where it can be changed at once, and goes on record. */
+  decide({ advice, choice, reason }: Decision): void {
+    const side = this.side()
+    this.store.dispatch(
+      lookActions.choose({
+        choice: { code: advice.code, side, choice, reason, at: new Date().toISOString() },
+      }),
+    )
+    const { change } = advice
+    const draft = this.draft()
+    if (choice !== 'accepted' || !change || !draft) return
+    const { fit, driven, breakoverSchool } = change
+    if (fit) this.store.dispatch(benchActions.setShoe({ shoe: { ...draft.shoe, fit }, touched: 'fit' }))
+    if (driven) {
+      const nails = { lateral: { driven: driven.lateral }, medial: { driven: driven.medial } }
+      const shoe = { ...this.draft()!.shoe, nails }
+      this.store.dispatch(benchActions.setShoe({ shoe, touched: 'nails' }))
+    }
+    if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
+    this.store.dispatch(benchActions.settle())
+  }
+
+  private askWhose(): void {
+    const question =
+      'This look was changed in another window. Keep what is here and write it over the other, or take the other?'
+    ask(this.dialog, {
+      title: 'Changed elsewhere',
+      question,
+      yes: 'Keep mine',
+      no: 'Take the other',
+    }).subscribe((mine) => this.store.dispatch(mine ? lookActions.keepMine() : lookActions.takeTheirs()))
+  }
+}
