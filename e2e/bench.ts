@@ -59,6 +59,7 @@ try {
   await page.addInitScript('globalThis.__name = (f) => f')
   await page.goto(`${server.url}/round`)
   await page.getByRole('button', { name: 'Start visit' }).first().click()
+  await page.getByRole('tab', { name: 'Map' }).click()
   await page.getByText('Type the five measurements').waitFor()
   await typeFive(page)
   console.log(`first load, Bench: ${await firstLoad(new URL(page.url()).pathname)}`)

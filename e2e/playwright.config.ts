@@ -5,14 +5,15 @@ import { CHROMIUM } from './support/chromium'
 export default defineConfig({
   testDir: 'tests',
   workers: 2,
-  timeout: 45_000,
-  expect: { timeout: 8_000 },
-  retries: 0,
+  // Two cores carry two browsers, two servers and whatever else the machine does: wait long, fail only what is wrong.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  retries: 1,
   forbidOnly: !!process.env['CI'],
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
-    actionTimeout: 8_000,
+    actionTimeout: 15_000,
   },
 })

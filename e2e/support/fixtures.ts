@@ -28,14 +28,19 @@ export const test = base.extend<{ open: (path: string) => Promise<void> }, { ser
 
 export { expect }
 
-/** Starts or goes on with the visit of a horse, from the Stable. */
-export async function openBench(page: Page, horse: string): Promise<void> {
+/** Starts or goes on with the visit of a horse, from the Stable, and goes to a step of the Bench. */
+export async function openBench(page: Page, horse: string, step = 'Map'): Promise<void> {
   await page.getByRole('link', { name: 'Stable' }).click()
   await page.getByRole('searchbox', { name: 'Find a horse' }).fill(horse)
-  await page.getByRole('list', { name: 'Horses' }).getByRole('link', { name: horse }).click()
+  // A row that moves while the list is still being narrowed would be missed by the click.
+  const rows = page.getByRole('list', { name: 'Horses' }).getByRole('link')
+  await expect(rows).toHaveCount(1)
+  await rows.first().click()
+  await expect(page.getByRole('heading', { level: 1, name: horse })).toBeVisible()
   await page.getByRole('button', { name: 'Start visit' }).click()
   await expect(page).toHaveURL(/\/bench\/[0-9a-f-]+\/LF$/)
   await expect(page.getByRole('radiogroup', { name: 'Foot' })).toBeVisible()
+  await page.getByRole('tab', { name: step }).click()
 }
 
 /** The field of a figure. */

@@ -40,6 +40,7 @@ test.describe('nothing is lost', () => {
     await one.goto(`${server.url}/round`)
     await openBench(one, 'Sandpiper')
     await two.goto(one.url())
+    await two.getByRole('tab', { name: 'Map' }).click()
     await typeFive(one)
     await typeFive(two)
     await field(two, 'width').fill('5 1/4')

@@ -34,7 +34,11 @@ for (const size of SIZES) {
         await openBench(page, 'Bellwether')
         await typeFive(page)
         await check()
-        for (const step of ['Shoe', 'Nail']) {
+        for (const view of ['Side', 'Compare', 'Over time', 'Sole']) {
+          await page.getByRole('button', { name: view, exact: true }).click()
+          await check()
+        }
+        for (const step of ['Shoe', 'Nail', 'Look']) {
           await page.getByRole('tab', { name: step }).click()
           await check()
         }

@@ -17,7 +17,7 @@ test.describe('the slice, end to end', () => {
     await expect(page.getByRole('heading', { name: 'Tansy' })).toBeVisible()
     await expect(page.getByText('No pattern yet')).toHaveCount(4)
     await page.getByRole('button', { name: 'Start visit' }).click()
-
+    await page.getByRole('tab', { name: 'Map' }).click()
     await expect(page.getByText('Type the five measurements')).toBeVisible()
     await typeFive(page)
     const plan = planShoe(
@@ -80,6 +80,8 @@ test.describe('the slice, end to end', () => {
     await expect(page.getByRole('heading', { name: 'Dunlin' })).toBeVisible()
     await tabTo('Start visit')
     await page.keyboard.press('Enter')
+    await expect(page.getByRole('tab', { name: 'Look', selected: true })).toBeVisible()
+    await page.keyboard.press('m')
     await expect(page.getByText('Type the five measurements')).toBeVisible()
     await page.keyboard.press('2')
     await expect(page).toHaveURL(/\/RF$/)

@@ -14,6 +14,7 @@ const read = (text: string, unit: 'in' | 'mm' = 'in'): number => {
 
 describe('parseLength', () => {
   it.each([
+    ['+076.20mm', 76.2],
     ['4 7/8', 123.825],
     ['4-7/8"', 123.825],
     ['4 - 7/8 in', 123.825],

@@ -48,7 +48,8 @@ export function parseLength(text: string, unit: LengthUnit): ParsedLength {
   let rest = straighten(shown)
   if (rest === '') return refuse('Type a length')
   const negative = rest.startsWith('-')
-  if (negative) rest = rest.slice(1).trim()
+  // Measuring tools that type write the plus too.
+  if (negative || rest.startsWith('+')) rest = rest.slice(1).trim()
 
   let total = 0
   let previous = Infinity

@@ -36,6 +36,7 @@ import { ChangeChart } from '../change/change-chart'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { footInput, OPPOSITE, SIDES } from '../state/bench/draft'
+import { browserStore } from '../state/browser-store'
 import { lookActions } from '../state/look/look.feature'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { BarStrip } from './bar-strip'
@@ -67,6 +68,14 @@ const SIDE_NAMES: Record<Side, string> = {
   RF: 'right fore',
   LH: 'left hind',
   RH: 'right hind',
+}
+
+const STEP_KEY = 'bench.step'
+
+/** The step this browser was at in a visit, where it was the last one on the Bench. */
+function keptStep(visitId: string | undefined): Step | undefined {
+  const kept = browserStore.read<{ visitId: string; step: Step }>(STEP_KEY)
+  return kept?.visitId === visitId ? kept?.step : undefined
 }
 
 /** The Bench: one foot at a time, the drawing in the middle and the numbers around it. */
@@ -137,10 +146,12 @@ export class BenchPage {
   private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
   protected readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
 
-  /** Each visit begins with looking, until something was measured at it. */
+  private readonly visitOnBench = computed(() => this.page()?.visit.id)
+  /** A visit begins with looking, until something was measured at it; after a reload it goes on where it was. */
   protected readonly step = linkedSignal<string | undefined, Step>({
-    source: () => this.page()?.visit.id,
-    computation: () => (this.page()?.footRecords.length ? 'map' : 'look'),
+    // A signal of its own: the page changes with every save, the visit does not.
+    source: this.visitOnBench,
+    computation: (visitId) => keptStep(visitId) ?? (this.page()?.footRecords.length ? 'map' : 'look'),
   })
   protected readonly view = signal<View>('sole')
   protected readonly views: { view: View; label: string }[] = [
@@ -196,6 +207,11 @@ export class BenchPage {
       const side = this.side() as Side
       if (SIDES.includes(side)) this.store.dispatch(benchActions.chooseSide({ side }))
       else void this.router.navigate(['/bench', this.visitId(), 'LF'], { replaceUrl: true })
+    })
+    effect(() => {
+      const step = this.step()
+      const visitId = this.page()?.visit.id
+      if (visitId) browserStore.write(STEP_KEY, { visitId, step })
     })
     effect(() => {
       if (this.view() === 'compare' || this.view() === 'time') untracked(() => this.mapping.readHistory())

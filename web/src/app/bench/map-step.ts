@@ -63,6 +63,7 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
           [where]="figure.where"
           [note]="noteFor(figure)"
           [value]="draft().foot.figures[figure.key]"
+          [assumed]="figure.fallback ? foot()?.[figure.key] : undefined"
           [entry]="draft().foot.entries[figure.key]"
           [problem]="problemOf(figure.key)"
           (figure)="set(figure.key, $event)"

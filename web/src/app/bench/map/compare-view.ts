@@ -324,7 +324,12 @@ export class CompareView {
     const points = [...this.mine().track.points, ...(this.against()?.outline.track.points ?? [])]
     const most = Math.max(...points.map(([x]) => Math.abs(x)))
     const downs = points.map(([, y]) => widestFromToe - y)
-    return { left: -most - 30, right: most + 30, top: Math.min(...downs) - 16, bottom: Math.max(...downs) + 12 }
+    return {
+      left: -most - 30,
+      right: most + 30,
+      top: Math.min(...downs) - 16,
+      bottom: Math.max(...downs) + 12,
+    }
   })
   protected readonly box = computed(() => {
     const { left, right, top, bottom } = this.extent()

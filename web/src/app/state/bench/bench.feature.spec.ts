@@ -24,7 +24,7 @@ const widthOf = (state: BenchState) => state.drafts!.LF.foot.figures.width
 describe('what the Bench starts from', () => {
   it('has an empty foot of the horse’s kind and the shoe that it wears', () => {
     const { drafts } = after()
-    expect(drafts!.LF.foot).toEqual({ animal: 'pony', figures: {}, entries: {} })
+    expect(drafts!.LF.foot).toEqual({ animal: 'pony', school: 'perimeter', figures: {}, entries: {} })
     expect(drafts!.LF.shoe.fit).toBe('supportive')
     expect(drafts!.RF.shoe).toEqual(PLAIN_SHOE)
     expect(drafts!.LF.dirty).toBe(false)

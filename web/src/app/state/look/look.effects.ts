@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store'
 import {
   catchError,
   debounceTime,
+  defer,
   distinctUntilChanged,
   exhaustMap,
   filter,
@@ -56,7 +57,7 @@ export const storeLook = createEffect(
       distinctUntilChanged(),
       debounceTime(500),
       exhaustMap((sent) =>
-        api.putLook(sent).pipe(
+        defer(() => api.putLook(sent)).pipe(
           retry({
             delay: (error: unknown) => {
               if (!isPassing(error)) return throwError(() => error)

@@ -1,0 +1,254 @@
+import { formatLength, readFoot, type FootFigureKey } from '@crescent/core'
+import type { Page } from '@playwright/test'
+import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+
+const STYLE = { unit: 'in', denominator: 16 } as const
+const school = (page: Page, key: string) => page.locator(`[data-school="${key}"]`)
+const view = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
+const copyLast = (page: Page) =>
+  page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+
+/** Opens the groups of refinements so that every field can be reached. */
+async function unfold(page: Page): Promise<void> {
+  for (const details of await page.locator('cr-map-step details').all())
+    await details.evaluate((element: HTMLDetailsElement) => (element.open = true))
+}
+
+test.describe('map', () => {
+  test('the schools table says what each used and what it lacks, and never guesses', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await expect(school(page, 'landmark')).toContainText('lacks the widest part, measured or agreed')
+    await expect(school(page, 'thirds')).toContainText('lacks the true frog apex')
+    await expect(school(page, 'radiographic')).toContainText('lacks a lateral radiograph')
+    await expect(school(page, 'perimeter')).toContainText('2 3/8"')
+    await expect(page.locator('[data-school-line]')).toHaveCount(1)
+
+    await unfold(page)
+    await field(page, 'frogApex').fill('1 3/4')
+    await field(page, 'barsFromToe').fill('2 3/4')
+    await expect(page.getByText('Both agree.')).toBeVisible()
+    await expect(school(page, 'landmark')).toContainText('2 – 2 1/4"')
+    await expect(school(page, 'thirds')).not.toContainText('lacks')
+    await field(page, 'arcFromToe').fill('3 1/2')
+    await expect(page.getByText('Two agree; the odd one is the widest arc').first()).toBeVisible()
+    await expect(page.locator('[data-estimate="c"]')).toContainText('odd')
+
+    // A tip found by hoof tester will do for the landmark school, not for the radiographic one.
+    await field(page, 'tipFromToe').fill('3/4')
+    await page.getByRole('button', { name: 'hoof tester' }).click()
+    await expect(school(page, 'radiographic')).toContainText('a tip found by hoof tester will not do')
+    await page.getByRole('button', { name: 'radiograph', exact: true }).click()
+    await expect(school(page, 'radiographic')).not.toContainText('lacks')
+    await expect(page.locator('[data-school-line]')).toHaveCount(4)
+
+    // The one in use is chosen for this foot, or for the horse and remembered with it.
+    await school(page, 'landmark').getByRole('radio').check()
+    await page.getByRole('button', { name: 'Set the shoe’s toe back to it' }).click()
+    await expect(page.getByRole('button', { name: 'Set the shoe’s toe back to it' })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Use for the whole horse' }).click()
+    await page.getByRole('radio', { name: 'right hind' }).click()
+    await typeFive(page)
+    await expect(school(page, 'landmark').getByRole('radio')).toBeChecked()
+    await page.getByRole('link', { name: 'Fallow' }).click()
+    await page.getByRole('button', { name: 'Change', exact: true }).click()
+    await expect(page.getByRole('dialog').getByText('Landmark: Riding horses')).toBeVisible()
+  })
+
+  test('each landmark is dragged on the drawing and typed beside it', async ({ page, open }) => {
+    test.slow()
+    await open('/round')
+    await openBench(page, 'Copperkettle')
+    await copyLast(page)
+    await unfold(page)
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Landmarks' }).click()
+    const moves: [FootFigureKey, number, number][] = [
+      ['frogApex', 0, 14],
+      ['frogLength', 0, -12],
+      ['frogWidth', -12, 0],
+      ['barsFromToe', 0, 15],
+      ['arcFromToe', 0, -15],
+      ['widestFromToe', 0, 12],
+      ['bulbLine', 0, 10],
+      ['tipFromToe', 0, 12],
+      ['wornBreakover', 0, 14],
+      ['toeWallThickness', 0, 9],
+      ['wallThickness', 9, 0],
+      ['medialWallThickness', 9, 0],
+      ['heelWallThickness', 8, 0],
+    ]
+    for (const [key, dx, dy] of moves) {
+      const input = field(page, key)
+      const shown = async () => (await input.inputValue()) || (await input.getAttribute('placeholder')) || ''
+      const before = await shown()
+      const knob = page.locator(`[data-handle="${key}"] .knob`)
+      const box = (await knob.boundingBox())!
+      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+      await page.mouse.down()
+      await page.mouse.move(box.x + box.width / 2 + dx, box.y + box.height / 2 + dy, { steps: 4 })
+      await page.mouse.up()
+      await expect.poll(shown, { message: `${key} follows the hand` }).not.toBe(before)
+      await expect(input, `${key} is a figure now`).not.toHaveValue('')
+      await expect(page.locator(`[data-handle="${key}"]`)).toHaveAttribute('aria-valuetext', await shown())
+    }
+    await field(page, 'frogApex').fill('1 3/4')
+    await expect(page.locator('[data-handle="frogApex"]')).toHaveAttribute('aria-valuetext', '1 3/4"')
+    await page.locator('[data-handle="frogApex"]').focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(field(page, 'frogApex')).toHaveValue('1 13/16"')
+  })
+
+  test('heels measured to the middle of the web are a web wider outside, on drawing and in numbers', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Nock')
+    await typeFive(page)
+    await page.getByRole('button', { name: 'middle of web' }).click()
+    await field(page, 'heelWidth').fill('2 3/4')
+    await expect(field(page, 'heelWeb')).toHaveAttribute('placeholder', '3/4"')
+    await expect(page.locator('[data-handle="heel-outer"]')).toHaveAttribute('aria-valuetext', '3 1/2"')
+    await page.locator('[data-handle="heel-outer"]').focus()
+    await page.keyboard.press('ArrowUp')
+    await expect(field(page, 'heelWidth')).toHaveValue('2 13/16"')
+    await expect(page.locator('[data-handle="heel-outer"]')).toHaveAttribute('aria-valuetext', '3 9/16"')
+  })
+
+  test('the side view is live with the numbers', async ({ page, open }) => {
+    await open('/round')
+    await openBench(page, 'Bellwether')
+    await typeFive(page)
+    await unfold(page)
+    await view(page, 'Side').click()
+    await expect(page.getByText('Measure the pastern angle to judge the axis.')).toBeVisible()
+    await field(page, 'pasternAngle').fill('59')
+    await expect(page.getByRole('status').filter({ hasText: 'broken back by 7.0°' })).toBeVisible()
+    await field(page, 'toeAngle').fill('58')
+    await expect(page.getByText('Hoof-pastern axis straight.')).toBeVisible()
+    await field(page, 'plumbBehind').fill('1')
+    await expect(page.locator('cr-side-drawing').getByText('plumb line')).toBeVisible()
+    await expect(page.getByText('Heels lie ahead of the plumb line')).toBeVisible()
+    await expectAccessible(page)
+  })
+
+  test('two visits, two feet, and a foot against itself are laid over each other', async ({ page, open }) => {
+    await open('/round')
+    await openBench(page, 'Thrift')
+    await copyLast(page)
+    const width = await field(page, 'width').inputValue()
+    await view(page, 'Compare').click()
+    const table = page.locator('cr-compare-view table')
+    await expect(table.getByRole('row', { name: 'quarter same same', exact: true })).toBeVisible()
+
+    // A quarter of an inch wider than the last time is an eighth on each side.
+    const last = await page.evaluate(() => document.querySelector('select')!.selectedOptions[0]!.text)
+    expect(last).toMatch(/^LF /)
+    await field(page, 'width').fill(`${width.replace('"', '')} `)
+    const mm = readFoot({
+      side: 'LF',
+      width: 140,
+      length: 140,
+      heelWidth: 90,
+      toeAngle: 50,
+      wallThickness: 10,
+    })
+    expect(mm.ok).toBe(true)
+    await field(page, 'width').fill('6"')
+    await expect(table.getByRole('row', { name: /^quarter \+\d+\/\d+" \+\d+\/\d+"$/ })).toBeVisible()
+    await expect(page.locator('cr-compare-view path[fill="url(#outside)"]').first()).toBeAttached()
+
+    await page.getByTestId('against').selectOption({ label: 'itself, inner against outer' })
+    await expect(table).toContainText('Outer over inner')
+    await expect(table.getByRole('row', { name: 'toe quarter same' })).toBeVisible()
+    await page.getByRole('radio', { name: 'right fore' }).click()
+    await copyLast(page)
+    await page.getByTestId('against').selectOption('pair')
+    await expect(table).toContainText('RF now against LF at this visit')
+    await expectAccessible(page)
+  })
+
+  test('change over time: chart, trend, growth and what the foot will likely measure', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await copyLast(page)
+    await view(page, 'Over time').click()
+    const chart = page.locator('cr-change-chart')
+    await expect(chart.locator('svg path').first()).toBeAttached()
+    await expect(chart).toContainText(/Width .* It changes by \+0\.0\d+ mm a week/)
+    await expect(chart).toContainText(/The wall grows \d(\.\d+)? mm a week, give or take/)
+    const likely = chart.locator('[data-followed="width"] td').first()
+    const soon = await likely.textContent()
+    await chart.getByLabel('Likely measures on').fill('2029-11-23')
+    await expect(likely).not.toHaveText(soon!)
+    await chart.getByRole('button', { name: 'Toe angle' }).click()
+    await expect(chart).toContainText(/Toe angle \d+(\.\d)?° on/)
+    await expectAccessible(page)
+
+    await page.getByRole('link', { name: 'Fallow' }).click()
+    await page.getByText('Change over time').click()
+    await expect(page.locator('cr-change-chart .chart svg path').first()).toBeAttached()
+    await page.locator('cr-change-chart').getByRole('button', { name: 'RH' }).click()
+    await expect(page.locator('cr-change-chart')).toContainText('Width')
+  })
+
+  test('a caliper that types: each reading goes to the next field', async ({ page, open }) => {
+    await open('/round')
+    await openBench(page, 'Quiver')
+    await page.getByRole('button', { name: 'Practice caliper' }).click()
+    await field(page, 'width').focus()
+    const jaws = page.getByLabel('Opening of the jaws')
+    await jaws.fill('108')
+    await page.getByRole('button', { name: 'Send' }).click()
+    await expect(field(page, 'width')).toHaveValue(formatLength(108, STYLE))
+    await expect(field(page, 'length')).toBeFocused()
+    await page.locator('cr-caliper-panel').getByRole('button', { name: 'mm', exact: true }).click()
+    await jaws.fill('111.1')
+    await page.getByRole('button', { name: 'Send' }).click()
+    await expect(field(page, 'length')).toHaveValue(formatLength(111.1, STYLE))
+    await expect(field(page, 'heelWidth')).toBeFocused()
+    // One on a cable does the same: keys and Enter, nothing else.
+    await page.keyboard.type('+076.20mm')
+    await page.keyboard.press('Enter')
+    await expect(field(page, 'heelWidth')).toHaveValue('3"')
+    await expect(field(page, 'toeAngle')).toBeFocused()
+  })
+
+  test('Enter walks through every figure, opening the groups, with a picture of where the rule goes', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Parsley')
+    await copyLast(page)
+    await field(page, 'width').focus()
+    await expect(page.locator('cr-rule-picture svg')).toBeVisible()
+    const walked: string[] = []
+    for (let i = 0; i < 40; i++) {
+      const key = await page.evaluate(() => (document.activeElement as HTMLElement).dataset['field'] ?? '')
+      if (key === '') break
+      walked.push(key)
+      await page.keyboard.press('Enter')
+    }
+    expect(walked.slice(0, 5)).toEqual(['width', 'length', 'heelWidth', 'toeAngle', 'wallThickness'])
+    expect(walked).toEqual(
+      expect.arrayContaining([
+        'frogApex',
+        'barsFromToe',
+        'arcFromToe',
+        'heelAngle',
+        'solePlane',
+        'plumbBehind',
+      ]),
+    )
+    expect(new Set(walked).size).toBe(walked.length)
+  })
+})
