@@ -30,6 +30,12 @@ async function shoot(
   console.log(name)
 }
 
+async function find(page: Page, place: string, kind: string, grade: string): Promise<void> {
+  await page.locator(`[data-place="${place}"]`).click()
+  const group = page.getByRole('dialog').getByRole('group', { name: kind, exact: true })
+  await group.getByRole('button', { name: grade, exact: true }).click()
+}
+
 const copyLast = (page: Page) =>
   page.getByRole('button', { name: 'Start from the last visit' }).first().click()
 const bench = (horse: string) => async (page: Page) => {
@@ -49,6 +55,50 @@ try {
     await page.getByRole('heading', { name: /Patterns/ }).waitFor()
   })
   await shoot('bench-map', WIDE, 'light', bench('Merryweather'))
+  await shoot('bench-look', WIDE, 'light', async (page) => {
+    await openBench(page, 'Marrow', 'Look')
+    await page.getByRole('radio', { name: 'left hind' }).click()
+    await page.getByRole('button', { name: 'outside first' }).click()
+    await find(page, 'outer-heel', 'Flare', 'clear')
+    await page.getByText('Kept with the visit.').waitFor()
+  })
+  await shoot('bench-look-phone', PHONE, 'light', async (page) => {
+    await openBench(page, 'Merryweather', 'Look')
+  })
+  await shoot('bench-gate', WIDE, 'light', async (page) => {
+    await openBench(page, 'Sandpiper', 'Look')
+    await find(page, 'toe-sole', 'Abscess or track', 'fresh')
+    await page.getByRole('dialog').waitFor()
+  })
+  await shoot('bench-landmarks', WIDE, 'light', async (page) => {
+    await bench('Buttercup')(page)
+    await page.getByRole('button', { name: 'Landmarks' }).click()
+  })
+  await shoot('bench-side', WIDE, 'light', async (page) => {
+    await bench('Bellwether')(page)
+    await page.getByRole('tab', { name: 'Look' }).click()
+    await page.getByText('The foot before the trim').click()
+    await page.locator('input[data-field="untrimmed-toeAngle"]').fill('47')
+    await page.locator('input[data-field="untrimmed-dorsalLength"]').fill('4')
+    await page.getByRole('tab', { name: 'Map' }).click()
+    await page
+      .locator('input[data-field="plumbBehind"]')
+      .evaluate((field) => (field.closest('details')!.open = true))
+    await page.locator('input[data-field="plumbBehind"]').fill('3/4')
+    await page.getByRole('button', { name: 'Side', exact: true }).click()
+  })
+  await shoot('bench-compare', WIDE, 'light', async (page) => {
+    await bench('Thrift')(page)
+    await page.getByRole('radio', { name: 'right fore' }).click()
+    await copyLast(page)
+    await page.getByRole('button', { name: 'Compare' }).click()
+    await page.getByTestId('against').selectOption('pair')
+  })
+  await shoot('bench-time', WIDE, 'light', async (page) => {
+    await bench('Fallow')(page)
+    await page.getByRole('button', { name: 'Over time' }).click()
+    await page.locator('cr-change-chart svg').waitFor()
+  })
   await shoot('bench-shoe', WIDE, 'light', async (page) => {
     await bench('Copperkettle')(page)
     await page.getByRole('tab', { name: 'Shoe' }).click()

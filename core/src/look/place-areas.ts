@@ -49,7 +49,11 @@ function wallAreas(foot: Foot, outline: FootOutline): PlaceArea[] {
       })
     const outer = along(foot.width * OUTSIDE)
     const inner = along(-foot.width * INSIDE)
-    return { place, edge: [...outer, ...inner.reverse()], middle: outer[STEPS / 2]! }
+    return {
+      place,
+      edge: [...outer, ...inner.reverse()],
+      middle: along(foot.width * OUTSIDE * 0.45)[STEPS / 2]!,
+    }
   })
 }
 

@@ -14,8 +14,7 @@ export interface Handle {
 }
 
 /** The figure of a handle, or where it waits for one. */
-export const handleValue = ({ key, start }: Handle, foot: Foot): number =>
-  (foot[key] as number | undefined) ?? start?.(foot) ?? 0
+export const handleValue = ({ key, start }: Handle, foot: Foot): number => foot[key] ?? start?.(foot) ?? 0
 
 const back = (foot: Foot, y: number): number => foot.widestFromToe - y
 
@@ -68,7 +67,7 @@ export function landmarkHandles(): Handle[] {
     start?: (f: Foot) => number,
     from: (f: Foot) => number = () => 0,
   ): Handle => {
-    const value = (f: Foot) => (f[key] as number | undefined) ?? start?.(f) ?? 0
+    const value = (f: Foot) => f[key] ?? start?.(f) ?? 0
     return { id: key, key, label, axis: 1, place: (f) => [x(f), from(f) + value(f)], ...(start && { start }) }
   }
   const wall = (id: FootFigureKey, label: string, place: (f: Foot) => Vec): Handle => ({
@@ -83,7 +82,7 @@ export function landmarkHandles(): Handle[] {
     along(
       'frogLength',
       'Frog length',
-      (f) => f.frogWidth * 0.3,
+      (f) => -f.frogWidth * 0.3,
       undefined,
       (f) => f.frogApex,
     ),

@@ -92,7 +92,11 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
               [where]="figure.where"
               [value]="draft().foot.figures[figure.key]"
               [assumed]="foot()?.[figure.key]"
-              [note]="!figure.fallback ? 'Not known; never guessed.' : ''"
+              [note]="
+                !figure.fallback && draft().foot.figures[figure.key] === undefined
+                  ? 'Not known; never guessed.'
+                  : ''
+              "
               [entry]="draft().foot.entries[figure.key]"
               [problem]="problemOf(figure.key)"
               (figure)="set(figure.key, $event)"

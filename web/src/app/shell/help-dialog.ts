@@ -6,8 +6,9 @@ const KEYS: [string, string][] = [
   ['Enter', 'next figure, in the order of the work'],
   ['Up, Down', 'a sixteenth (or half a millimetre) more or less, in a field or on a handle'],
   ['1 2 3 4', 'LF, RF, LH, RH'],
-  ['M, S, N', 'Map, Shoe, Nail'],
+  ['L, M, S, N', 'Look, Map, Shoe, Nail'],
   ['F, T', 'fit the drawing, true size'],
+  ['H', 'handles of frog, bars, wall and bone while mapping'],
   ['Ctrl S', 'save the pattern'],
   ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
   ['U', 'inches or millimetres'],
@@ -18,6 +19,10 @@ const WORDS: [string, string][] = [
   ['Buttress', 'the hindmost ground bearing of each heel'],
   ['Length', 'from the toe to the line across the two buttresses'],
   ['Widest part', 'about an inch behind the true apex of the frog; the drawing is laid out from it'],
+  ['Sole plane', 'where chalky dead sole turns smooth: trim to it, never below'],
+  ['Breakover', 'the foremost place the shoe rolls off; each school puts it somewhere else'],
+  ['Toe lever', 'from the widest part to the breakover'],
+  ['Bulb line', 'the plumb line from the bulbs; heel ends support back to it, not beyond'],
   ['White line', 'the seam inside the wall; everything inside it is alive'],
   ['Web', 'the width of the bar as it lies under the foot'],
   ['Outer, inner', 'lateral, medial: the drawing shows the sole with the toe up'],
@@ -34,9 +39,11 @@ const WORDS: [string, string][] = [
     <h2 mat-dialog-title>Help</h2>
     <mat-dialog-content tabindex="0">
       <p>
-        Pick a horse on the Round or in the Stable, start its visit, choose a foot, type the five
-        measurements. The bar and where to cut it stand at the right, the marks along the bottom. Lengths are
-        read as you write them: 4 7/8, 4-7/8", 4.875 in, 124 mm, 12.4 cm.
+        Pick a horse on the Round or in the Stable and start its visit. Look first: touch the drawing where
+        you find something, answer what the last visit left open, decide on the advice. What calls for the vet
+        stops the work until you have read it. Then choose a foot and type the five measurements. The bar and
+        where to cut it stand at the right, the marks along the bottom. Lengths are read as you write them: 4
+        7/8, 4-7/8", 4.875 in, 124 mm, 12.4 cm.
       </p>
       <h3>Keys</h3>
       <dl>

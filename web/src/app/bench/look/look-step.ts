@@ -340,14 +340,14 @@ export class LookStep {
   }
 
   protected setWays(field: 'work' | 'going' | 'living' | 'notes', value: string | undefined): void {
-    const ways = { ...this.look().ways, [field]: value } as Look['ways']
+    const ways = { ...this.look().ways, [field]: value }
     if (value === undefined) delete (ways as Record<string, unknown>)[field]
     this.store.dispatch(lookActions.setWays({ ways, touched: field }))
     if (field !== 'notes') this.settle()
   }
 
   protected setVet(field: keyof Look['vet'], value: string): void {
-    const vet = { ...this.look().vet, [field]: value } as Look['vet']
+    const vet = { ...this.look().vet, [field]: value }
     this.store.dispatch(lookActions.setVet({ vet, touched: `vet ${field}` }))
     if (field === 'diagnosis') this.settle()
   }

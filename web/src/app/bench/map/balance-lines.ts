@@ -12,7 +12,6 @@ const LETTERS: Record<WidestWay, string> = { apex: 'a', bars: 'b', arc: 'c' }
 
 /** On the sole: where each school breaks over, and the widest part as it was seen three ways. */
 @Component({
-  // eslint-disable-next-line @angular-eslint/component-selector -- a part of a drawing is a group of its SVG
   selector: 'g[crBalanceLines]',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

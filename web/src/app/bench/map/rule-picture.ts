@@ -24,7 +24,7 @@ const VIEW = { mirror: 1, toeY: FOOT.foot.widestFromToe } as const
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (rule(); as rule) {
-      <svg [attr.viewBox]="rule.view === 'sole' ? '-78 -14 156 176' : '-52 -138 206 150'" aria-hidden="true">
+      <svg [attr.viewBox]="rule.view === 'sole' ? '-78 -14 156 176' : '-52 -152 206 164'" aria-hidden="true">
         @if (rule.view === 'sole') {
           <path class="bulbs" [attr.d]="sole.bulbs" />
           <path class="horn" [attr.d]="sole.outline" />

@@ -170,7 +170,7 @@ export const lookFeature = createFeature({
             ...state,
             failure: '',
             // Work done while it was being stored stays unsaved work, on top of what is stored now.
-            look: state.look === sent ? stored : asOf(state.look!, stored),
+            look: state.look === sent ? stored : asOf(state.look, stored),
             unsaved: state.look !== sent,
           },
     ),
