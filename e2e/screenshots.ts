@@ -66,7 +66,7 @@ try {
     await openBench(page, 'Merryweather', 'Look')
   })
   await shoot('bench-gate', WIDE, 'light', async (page) => {
-    await openBench(page, 'Sandpiper', 'Look')
+    await openBench(page, 'Quiver', 'Look')
     await find(page, 'toe-sole', 'Abscess or track', 'fresh')
     await page.getByRole('dialog').waitFor()
   })

@@ -12,12 +12,12 @@ const path = (points: readonly Vec[]): string =>
   template: `
     <svg [attr.viewBox]="box()" role="img" [attr.aria-label]="label()">
       <path class="ground" [attr.d]="'M' + extent().left + ' 0H' + extent().right" />
-      @if (beforeLines(); as before) {
-        <path class="before" [attr.d]="before.hoof" />
-      }
       <path class="pastern" [attr.d]="lines().limb" />
       <path class="hoof" [attr.d]="lines().hoof" />
       <path class="coronet" [attr.d]="lines().coronet" />
+      @if (beforeLines(); as before) {
+        <path class="before" [attr.d]="before.hoof" [attr.transform]="'translate(' + beforeShift() + ' 0)'" />
+      }
       @if (lines().bone; as bone) {
         <path class="bone" [attr.d]="bone" />
       }
@@ -164,9 +164,16 @@ export class SideDrawing {
     return before && this.draw(before)
   })
 
+  /** The hairline does not move when the foot is trimmed: both are laid together there. */
+  protected readonly beforeShift = computed(
+    () => this.view().coronetFront[0] - (this.before()?.coronetFront[0] ?? 0),
+  )
+
   protected readonly extent = computed(() => {
     const views = [this.view(), this.before()].filter((view) => view !== undefined)
+    const before = this.before()
     const xs = views.flatMap((v) => [v.toe[0], v.pastern[1][0], v.coronetBack[0], v.bulbX, v.plumbX ?? 0])
+    if (before) xs.push(before.toe[0] + this.beforeShift())
     const ys = views.map((v) => v.pastern[1][1])
     return { left: Math.min(...xs) - 22, right: Math.max(...xs) + 16, top: -Math.max(...ys) - 8 }
   })
