@@ -106,12 +106,15 @@ import { FigureText } from '../../drawing/figure-text'
     </dl>
   `,
   styles: `
+    /* Its numbers change with every move of a handle: nothing outside is laid out anew for that. */
     :host {
       display: block;
       margin-bottom: 10px;
+      contain: content;
     }
     table {
       width: 100%;
+      table-layout: fixed;
       border-collapse: collapse;
       font-size: 0.9rem;
     }
@@ -188,8 +191,13 @@ import { FigureText } from '../../drawing/figure-text'
       border-radius: 6px;
       cursor: pointer;
     }
+    thead th:first-child {
+      width: 50%;
+    }
     dl {
       margin: 0;
+      content-visibility: auto;
+      contain-intrinsic-size: auto 340px;
     }
     dl div {
       display: flex;

@@ -1,12 +1,17 @@
 import { computed, inject, Injectable } from '@angular/core'
 import { footOutline, planShoe, readFoot, type BreakoverSchool } from '@crescent/core'
+import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import { Store } from '@ngrx/store'
+import { throttleTime } from 'rxjs'
 import { longDay } from '../../common/today'
 import { benchActions, benchFeature } from '../../state/bench/bench.feature'
 import { footInput, OPPOSITE } from '../../state/bench/draft'
 import { lookFeature } from '../../state/look/look.feature'
 import { recordsActions, recordsFeature } from '../../state/records/records.feature'
 import type { OtherFoot } from './compare-view'
+
+/** ms between two renewals of the table of schools. */
+const TABLE_REST = 120
 
 /** What the Bench needs while a foot is mapped: what it is compared with, and the school of its breakover. */
 @Injectable()
@@ -20,6 +25,11 @@ export class Mapping {
   private readonly look = this.store.selectSignal(lookFeature.selectLook)
   private readonly plan = computed(() => this.planning().plan)
   private readonly horsePage = this.store.selectSignal(recordsFeature.selectPage)
+
+  /** The plan whose balance is told: at most every so often, so that a dragged handle need not wait for a table. */
+  readonly toldPlan = toSignal(
+    toObservable(this.plan).pipe(throttleTime(TABLE_REST, undefined, { leading: true, trailing: true })),
+  )
 
   /** Every visit of this horse, once it was asked for. */
   readonly history = computed(() => {
