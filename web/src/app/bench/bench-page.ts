@@ -326,6 +326,7 @@ export class BenchPage {
   }
 
   protected finish(): void {
+    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.finish())
     const page = this.page()!
     const data: FinishDialogData = {
       notes: page.visit.notes,

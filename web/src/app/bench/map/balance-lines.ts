@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import type { BreakoverSchool, Plan, WidestWay } from '@crescent/core'
+import { FigureText } from '../../drawing/figure-text'
 
 /** Each school by its own dash, so that colour is not needed to tell them. */
 const DASHES: Record<BreakoverSchool, string> = {
@@ -45,6 +46,11 @@ const LETTERS: Record<WidestWay, string> = { apex: 'a', bars: 'b', arc: 'c' }
           {{ seen.letter }}{{ seen.odd ? ' odd' : '' }}
         </svg:text>
       </svg:g>
+    }
+    @if (solePlane(); as told) {
+      <svg:text class="sole-plane" x="0" [attr.y]="plan().foot.frogApex * 0.72" [attr.font-size]="12 / k()">
+        {{ told }}
+      </svg:text>
     }
     @if (plumbY() !== undefined) {
       <svg:path
@@ -101,6 +107,11 @@ const LETTERS: Record<WidestWay, string> = { apex: 'a', bars: 'b', arc: 'c' }
     .estimate.odd text {
       fill: var(--caution);
     }
+    .sole-plane {
+      fill: var(--ink);
+      font-weight: 600;
+      text-anchor: middle;
+    }
     .plumb-word {
       fill: var(--caution);
       font-weight: 600;
@@ -113,6 +124,8 @@ export class BalanceLines {
   readonly mirror = input.required<1 | -1>()
   /** Screen pixels in a millimetre: strokes and words keep their size on the screen. */
   readonly k = input.required<number>()
+
+  private readonly text = inject(FigureText)
 
   private readonly reach = computed(() => {
     const { foot } = this.plan()
@@ -163,6 +176,12 @@ export class BalanceLines {
         last = Math.max(fromToe + 4 / this.k(), last + gap)
         return { letter: LETTERS[way], y: fromToe, textY: last, odd: widest.odd?.way === way }
       })
+  })
+
+  protected readonly solePlane = computed(() => {
+    const { solePlane } = this.plan().foot
+    if (solePlane === undefined) return ''
+    return solePlane < 0.5 ? 'on the sole plane' : `${this.text.length(solePlane)} above the sole plane`
   })
 
   protected readonly plumbY = computed(() => {

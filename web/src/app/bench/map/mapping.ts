@@ -31,6 +31,11 @@ export class Mapping {
     toObservable(this.plan).pipe(throttleTime(TABLE_REST, undefined, { leading: true, trailing: true })),
   )
 
+  private readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
+  private readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
+  /** Why the earlier visits could not be read, where they could not. */
+  readonly historyFailure = computed(() => (this.loading() === 'failed' ? this.failure() : ''))
+
   /** Every visit of this horse, once it was asked for. */
   readonly history = computed(() => {
     const page = this.horsePage()
@@ -92,7 +97,15 @@ export class Mapping {
     const ahead = old.widest - old.breakover
     const behind = length + old.heelEnds - old.widest
     if (ahead <= 0 || behind <= 0) return ''
-    return `The old shoe ended its cycle at ${(ahead / behind).toFixed(2)} ahead to behind; this one starts at ${this.plan()?.balance.ratio.toFixed(2)}.`
+    const began = this.wornBalance()?.ratio
+    return [
+      'Ahead to behind the widest part:',
+      began === undefined ? '' : `the old shoe began its cycle at ${began.toFixed(2)},`,
+      `${began === undefined ? 'the old shoe ' : ''}ended it at ${(ahead / behind).toFixed(2)};`,
+      `this one starts at ${this.plan()?.balance.ratio.toFixed(2)}.`,
+    ]
+      .filter(Boolean)
+      .join(' ')
   })
 
   useSchool({ school, all }: { school: BreakoverSchool; all: boolean }): void {
