@@ -37,7 +37,7 @@ export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
 export { SCHOOLS } from './foot/balance/schools'
 export * from './look/choices'
-export { PLACES, placeNamed, type Part, type PlaceKey } from './look/places'
+export { PLACES, placeNamed, type PlaceKey } from './look/places'
 export {
   FINDING_KINDS,
   findingKind,
@@ -53,10 +53,17 @@ export { answered, openQuestions, standing } from './look/carry'
 export { closedGates, gatesOf, type Gate } from './look/gates'
 export { advise } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
+export { clashOf, modification, MODIFICATIONS } from './shoe/modifications'
+export type {
+  Modification,
+  ModificationField,
+  Part as ShoePart,
+  ShoeContext,
+} from './shoe/modifications/modification'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
 export { FIT_PRESETS, type Fit, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
-export type { BarMark, Branch, Iron } from './iron/iron'
+export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
 export { resolveNails, type NailPlan } from './nails/holes'
 export { checkWorkshop, resolveWorkshop, USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop } from './workshop'

@@ -1,6 +1,7 @@
 import type { Caution } from './cautions/caution'
 import { collectCautions } from './cautions/cautions'
-import { balanceOf, type Balance } from './foot/balance/balance'
+import { balanceOf, widestKnown, type Balance } from './foot/balance/balance'
+import { breakover } from './foot/balance/breakover'
 import type { FootFigureKey } from './foot/figures'
 import { landmarks, type Landmarks } from './foot/landmarks'
 import { readFoot, type Foot } from './foot/measurements'
@@ -8,7 +9,7 @@ import { footOutline } from './foot/outline'
 import { widestPart, type WidestPart } from './foot/widest-part'
 import { placeAt, trackLength, type Track } from './geometry/track'
 import type { Vec } from './geometry/vector'
-import { toeStation, workIron, type Iron } from './iron/iron'
+import { workIron, type Iron } from './iron/iron'
 import { checkNails, placeHoles, resolveNails } from './nails/holes'
 import { judgeNails, type Nail } from './nails/nails'
 import { ProblemError, type Problem } from './problem'
@@ -17,7 +18,9 @@ import type { ShoeInput, WorkshopInput } from './records/shoe'
 import { suggestSection, type SuggestedSection } from './shoe/common-sections'
 import { checkFit, resolveFit, type Fit } from './shoe/fit'
 import { plainProfile, type Profile } from './shoe/profile'
-import { layRims, shoeBody, type Rims } from './shoe/rims'
+import type { Part, ShoeContext } from './shoe/modifications/modification'
+import { resolveModifications, type Chosen } from './shoe/modifications/resolve'
+import { layRims, shoeBody, toeStation, type Rims } from './shoe/rims'
 import { centroidFromOuter, checkSection } from './shoe/section'
 import { checkWorkshop, resolveWorkshop } from './workshop'
 
@@ -42,6 +45,10 @@ export interface Plan {
   /** The shoe across its heel ends, mm, the ways farriers compare it: outside, and middle to middle of the web. */
   heels: { outside: number; middleOfWeb: number }
   profile: Profile
+  /** Pieces beside the branches, as they are drawn and cut. */
+  parts: Part[]
+  /** Each modification with its defaults and what it comes to, in words. */
+  modifications: { kind: string; values: Readonly<Record<string, number>>; told: string[] }[]
   iron: Iron
   suggestion: SuggestedSection
   nails: Nail[]
@@ -58,7 +65,6 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const nailPlan = resolveNails(shoe.nails)
   const problems: Problem[] = [
     ...checkSection(shoe.section),
-    ...checkModifications(shoe),
     ...checkNails(nailPlan),
     ...checkWorkshop(workshop),
   ]
@@ -75,19 +81,36 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   if (trackLength(rims.inner) < trackLength(rims.outer) / 4)
     throw new ProblemError([tooWide(section.width, foot)])
   if (branchesMeet(rims)) throw new ProblemError([meeting(fit)])
-  const profile = plainProfile(rims, toeStation(rims), section)
+  const widest = widestPart(footInput)
+  const marks = landmarks(foot, outline)
+  const heelEnds = { lateral: rims.outer.points[0]![1], medial: rims.outer.points.at(-1)![1] }
+  const schoolY = breakover({
+    foot,
+    assumed,
+    widestKnown: widestKnown(assumed, widest),
+    heelEndY: Math.min(heelEnds.lateral, heelEnds.medial),
+  }).y
+  const context: ShoeContext = {
+    ...{ foot, assumed, outline, landmarks: marks, fit, section, rims },
+    ...(schoolY !== undefined && { schoolY }),
+  }
+  const { chosen, problems: refused } = resolveModifications(shoe.modifications, context)
+  if (refused.length > 0) throw new ProblemError(refused)
+  const profile = chosen.reduce(
+    (bar, { modification, values }) => modification.reshape?.(bar, context, values) ?? bar,
+    plainProfile(rims, toeStation(rims), section),
+  )
+  const parts = chosen.flatMap(({ modification, values }) => modification.parts?.(context, values) ?? [])
   const holes = placeHoles(foot, outline, rims, section, nailPlan)
   const nails = judgeNails(foot, outline, holes, workshop)
-  const iron = workIron(foot, section, rims, profile, holes, workshop)
-  const marks = landmarks(foot, outline)
+  const iron = workIron(foot, section, rims, profile, holes, workshop, parts)
   const suggestion = suggestSection(foot, fit.name)
-  const widest = widestPart(footInput)
   const balance = balanceOf({
     foot,
     assumed,
     widest,
-    heelEnds: { lateral: rims.outer.points[0]![1], medial: rims.outer.points.at(-1)![1] },
-    shoeToeY: placeAt(rims.outer, rims.toe).point[1],
+    heelEnds,
+    shoeToeY: rollsAt(chosen, context),
   })
   return {
     foot,
@@ -105,6 +128,12 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     balance,
     heels: heelWidths(rims),
     profile,
+    parts,
+    modifications: chosen.map(({ modification, values }) => ({
+      kind: modification.kind,
+      values,
+      told: modification.tell?.(context, values) ?? [],
+    })),
     iron,
     suggestion,
     nails,
@@ -120,16 +149,19 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
       rims,
       iron,
       nails,
+      chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
+      heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0),
     }),
   }
 }
 
-/** No modification is known yet; one that is asked for is refused by name, not dropped. */
-function checkModifications(shoe: ShoeInput): Problem[] {
-  return (shoe.modifications ?? []).map(({ kind }, i) => ({
-    path: `shoe.modifications.${i}.kind`,
-    message: `“${kind}” is not a modification that can be planned`,
-  }))
+/** Where the shoe breaks over: at its toe, or where a modification sets it back. */
+function rollsAt(chosen: readonly Chosen[], context: ShoeContext): number {
+  const toe = placeAt(context.rims.outer, context.rims.toe).point[1]
+  return chosen.reduce(
+    (y, { modification, values }) => Math.min(y, modification.breakover?.(context, values) ?? y),
+    toe,
+  )
 }
 
 /** Least room between the two heel ends, mm: less and the branches of an open shoe lie on each other. */

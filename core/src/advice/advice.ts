@@ -32,6 +32,8 @@ export interface AdviceChange {
   /** Holes that are driven in each branch. */
   driven?: { lateral: number[]; medial: number[] }
   breakoverSchool?: BreakoverSchool
+  /** A modification put on the shoe with its defaults. */
+  modification?: string
 }
 
 /** Everything a rule may look at, for one foot. */

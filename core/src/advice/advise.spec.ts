@@ -6,6 +6,7 @@ import { readFoot } from '../foot/measurements'
 import { FIVE_BY_FIVE } from '../samples'
 import type { FootInput, Side } from '../records/foot'
 import type { FootLook, Look } from '../records/look'
+import { MODIFICATIONS } from '../shoe/modifications'
 import { advise } from './advise'
 import { ADVICE_RULES } from './rules'
 
@@ -146,6 +147,13 @@ describe('advice', () => {
     expect(codes({ side: 'LF', ways })).toContain('reach-fore')
     expect(codes({ side: 'LH', ways })).not.toContain('reach-fore')
     expect(codes({ side: 'LF', foot: { landing: 'outside first' } })).not.toContain('outside-trailer')
+  })
+
+  it('puts on the shoe only modifications that can be planned', () => {
+    const known = MODIFICATIONS.map(({ kind }) => kind)
+    const brought = ADVICE_RULES.flatMap(({ change }) => change?.modification ?? [])
+    expect(brought.length).toBeGreaterThan(3)
+    expect(known).toEqual(expect.arrayContaining(brought))
   })
 
   it('leaves what is gone out of account', () => {

@@ -7,7 +7,14 @@ import { ironCautions } from './iron-cautions'
 import { nailCautions } from './nail-cautions'
 
 /** Every rule; a new one is one file and one line here. */
-const RULES: readonly CautionRule[] = [nailCautions, footCautions, balanceCautions, fitCautions, ironCautions]
+const RULES: readonly CautionRule[] = [
+  ({ chosen }) => [...chosen],
+  nailCautions,
+  footCautions,
+  balanceCautions,
+  fitCautions,
+  ironCautions,
+]
 
 const RANK: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
 

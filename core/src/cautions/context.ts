@@ -23,6 +23,10 @@ export interface CautionContext {
   rims: Rims
   iron: Iron
   nails: readonly Nail[]
+  /** Cautions the modifications bring. */
+  chosen: readonly Caution[]
+  /** Nails the clips stand in for. */
+  heldByClips: number
 }
 
 /** A rule looks at the plan and says what may go wrong. */

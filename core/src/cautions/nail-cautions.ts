@@ -2,7 +2,7 @@ import type { Nail } from '../nails/nails'
 import type { CautionRule } from './context'
 
 /** Cautions that come from the nails. Empty holes are judged but warn only of pricking. */
-export const nailCautions: CautionRule = ({ nails }) => {
+export const nailCautions: CautionRule = ({ nails, heldByClips }) => {
   const driven = nails.filter((nail) => nail.driven)
   const with_ = (...verdicts: Nail['verdict'][]) => driven.filter((nail) => verdicts.includes(nail.verdict))
   const found: ReturnType<CautionRule> = []
@@ -47,7 +47,7 @@ export const nailCautions: CautionRule = ({ nails }) => {
       action: 'A wider bar, or a hole as coarse as the web allows.',
     })
   }
-  if (driven.length < 4) {
+  if (driven.length + heldByClips < 4 || driven.length < 2) {
     found.push({
       code: 'few-nails',
       severity: 'caution',
@@ -55,6 +55,15 @@ export const nailCautions: CautionRule = ({ nails }) => {
         driven.length === 0 ? 'No nails' : `Only ${driven.length} ${driven.length === 1 ? 'nail' : 'nails'}`,
       text: 'A shoe with few nails comes loose.',
       action: 'Four at the least; clips reckon for about two each.',
+    })
+  }
+  if (heldByClips > 0 && driven.length >= 4 && driven.length + heldByClips > 9) {
+    found.push({
+      code: 'clips-and-nails',
+      severity: 'note',
+      title: `${driven.length} nails and clips`,
+      text: `The clips hold like about ${heldByClips} nails.`,
+      action: 'Fewer nails may do.',
     })
   }
   if (driven.length > 8) {

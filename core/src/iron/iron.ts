@@ -1,9 +1,10 @@
-import { nearestStation, placeAt, trackLength } from '../geometry/track'
+import { nearestStation, trackLength } from '../geometry/track'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
+import type { Part } from '../shoe/modifications/modification'
 import { profileVolume, volumeTo, type Profile } from '../shoe/profile'
-import type { Rims } from '../shoe/rims'
+import { toeStation, type Rims } from '../shoe/rims'
 import { DENSITY, sectionArea } from '../shoe/section'
 import { inches } from '../units/length'
 import type { Workshop } from '../workshop'
@@ -22,16 +23,29 @@ export interface BarMark {
   fromEnd: number
 }
 
+/** A piece that is cut apart from the bar: width, thickness and length in mm, weight in g. */
+export interface IronPart {
+  label: string
+  width: number
+  thickness: number
+  length: number
+  weight: number
+}
+
 /** What to cut and where to mark it. Lengths in mm. */
 export interface Iron {
   cutLength: number
   centrelineLength: number
-  /** mm3 */
+  /** Of the bar, mm3. */
   volume: number
-  /** g */
+  /** Of the whole shoe, g. */
   weight: number
+  /** Bar that closes the shoe behind the heels; within the cut, half at either end. */
+  closing: number
   /** Bar each branch takes, toe mark to end. They differ on a foot whose branches differ. */
   branches: Record<Branch, number>
+  /** Pieces beside the bar of the branches, each with what to cut for it. */
+  parts: IronPart[]
   rules: { name: string; length: number; difference: number }[]
   marks: BarMark[]
 }
@@ -47,25 +61,34 @@ export function workIron(
   profile: Profile,
   holes: readonly NailHole[],
   workshop: Workshop,
+  parts: readonly Part[] = [],
 ): Iron {
   const area = sectionArea(section)
   const onBar = (s: number) => volumeTo(profile, s) / area
   const volume = profileVolume(profile)
+  const density = DENSITY[section.material] * 1e-6
+  const added = parts.reduce((sum, part) => sum + part.volume, 0)
   // Scale and the workshop's own correction are shared by both ends.
   const extra = (workshop.scaleLoss + workshop.correction) / 2
+  // What closes the shoe behind the heels is turned from the same bar: half of it at either end.
+  const closing = parts.reduce((sum, part) => sum + (part.ofTheBar ?? 0), 0)
   const branches = {
-    lateral: -onBar(profile.s[0]!) + extra,
-    medial: onBar(profile.s[profile.s.length - 1]!) + extra,
+    lateral: -onBar(profile.s[0]!) + extra + closing / 2,
+    medial: onBar(profile.s[profile.s.length - 1]!) + extra + closing / 2,
   }
   const cutLength = branches.lateral + branches.medial
   return {
     cutLength,
     centrelineLength: trackLength(rims.centreline),
     volume,
-    weight: volume * DENSITY[section.material] * 1e-6,
+    weight: (volume + added) * density,
     branches,
+    parts: parts.flatMap(({ label, stock, volume: own }) =>
+      stock ? [{ label, ...stock, weight: own * density }] : [],
+    ),
     rules: rulesOfThumb(foot, cutLength),
-    marks: barMarks(rims, holes, branches, onBar),
+    closing,
+    marks: barMarks(rims, holes, branches, closing / 2, onBar),
   }
 }
 
@@ -81,6 +104,7 @@ function barMarks(
   rims: Rims,
   holes: readonly NailHole[],
   branches: Record<Branch, number>,
+  beyondHeel: number,
   onBar: (s: number) => number,
 ): BarMark[] {
   const toe = toeStation(rims)
@@ -98,8 +122,8 @@ function barMarks(
     kind: 'heel-end',
     label: 'Heel end',
     branch,
-    fromMiddle: branches[branch],
-    fromEnd: 0,
+    fromMiddle: branches[branch] - beyondHeel,
+    fromEnd: beyondHeel,
   })
   const toeMark: BarMark = {
     kind: 'toe',
@@ -111,7 +135,3 @@ function barMarks(
   const place = (mark: BarMark) => (mark.branch === 'lateral' ? -mark.fromMiddle : mark.fromMiddle)
   return [heelEnd('lateral'), toeMark, ...holeMarks, heelEnd('medial')].sort((a, b) => place(a) - place(b))
 }
-
-/** The station of the middle of the toe on the centroid's path. */
-export const toeStation = (rims: Rims): number =>
-  nearestStation(rims.centroid, placeAt(rims.outer, rims.toe).point)

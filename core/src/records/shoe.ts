@@ -43,7 +43,9 @@ export const shoeSchema = z
   .object({
     section: sectionSchema,
     fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
-    modifications: z.array(z.object({ kind: z.string() }).loose()).optional(),
+    modifications: z
+      .array(z.object({ kind: z.string() }).catchall(z.union([z.string(), z.number()])))
+      .optional(),
     nails: z
       .object({ lateral: branchNailsSchema.optional(), medial: branchNailsSchema.optional() })
       .strict()

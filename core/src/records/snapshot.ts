@@ -9,12 +9,17 @@ export interface Snapshot {
   marks: Plan['iron']['marks']
   nails: Pick<Plan['nails'][number], 'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict'>[]
   cautions: Pick<Plan['cautions'][number], 'code' | 'severity' | 'title'>[]
-  outline: { foot: readonly Vec[]; body: readonly Vec[] }
+  outline: {
+    foot: readonly Vec[]
+    body: readonly Vec[]
+    /** Pieces beside the branches; none in patterns from before there were any. */
+    parts?: readonly (readonly Vec[])[]
+  }
 }
 
 /** The part of a plan that is stored with a pattern. */
 export function snapshotOf(plan: Plan): Snapshot {
-  const { iron, nails, cautions, outline } = plan
+  const { iron, nails, cautions, outline, parts } = plan
   return {
     cutLength: round(iron.cutLength, 2),
     centrelineLength: round(iron.centrelineLength, 2),
@@ -34,7 +39,11 @@ export function snapshotOf(plan: Plan): Snapshot {
       verdict,
     })),
     cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),
-    outline: { foot: roundLine(outline.foot), body: roundLine(outline.body) },
+    outline: {
+      foot: roundLine(outline.foot),
+      body: roundLine(outline.body),
+      ...(parts.length > 0 && { parts: parts.map(({ edge }) => roundLine(edge)) }),
+    },
   }
 }
 

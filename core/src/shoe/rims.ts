@@ -1,6 +1,6 @@
 import type { FootOutline } from '../foot/outline'
 import { parallel, rawParallel } from '../geometry/parallel'
-import { placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
+import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
 import { add, distance, mix, scale, type Vec } from '../geometry/vector'
 import { fitReach, type Fit } from './fit'
 
@@ -88,3 +88,7 @@ function rounded(from: Vec, corner: Vec, to: Vec): Vec[] {
     add(add(scale(from, (1 - t) ** 2), scale(corner, 2 * t * (1 - t))), scale(to, t * t)),
   )
 }
+
+/** The station of the middle of the toe on the centroid's path. */
+export const toeStation = (rims: Rims): number =>
+  nearestStation(rims.centroid, placeAt(rims.outer, rims.toe).point)

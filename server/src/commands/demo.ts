@@ -92,6 +92,8 @@ export const demoSchema = z.object({
         section: z.tuple([length, length]),
         fit: z.union([z.enum(FIT_NAMES), z.record(z.string(), length)]),
         name: z.string(),
+        /** Kinds of modification by foot, with their defaults. */
+        modifications: z.partialRecord(sideSchema, z.array(z.string())).optional(),
       }),
     }),
   ),
@@ -146,7 +148,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
       // The first visit, one a year later and the last one each left a pattern behind.
       const yearly = Math.round(52 / horse.cycleWeeks)
       if (i % yearly === 0 || i === dates.length - 1) {
-        const shoe = shoeOf(horse, i)
+        const shoe = shoeOf(horse, side, i)
         const id = idFor('pattern', horse.name, side, day)
         patternIds[side] = id
         practice.patterns.bringIn({
@@ -312,7 +314,7 @@ function seenBeside(
   }
 }
 
-function shoeOf(horse: DemoHorse, visit: number): ShoeInput {
+function shoeOf(horse: DemoHorse, side: Side, visit: number): ShoeInput {
   const [width, thickness] = horse.shoe.section
   const section: Section = { shape: 'flat', width: mm(width), thickness: mm(thickness), material: 'steel' }
   const fit =
@@ -321,7 +323,8 @@ function shoeOf(horse: DemoHorse, visit: number): ShoeInput {
       : (Object.fromEntries(Object.entries(horse.shoe.fit).map(([k, v]) => [k, mm(v)])) as FitNumbers)
   // The outer branch carried a fourth nail in the first year.
   const nails = visit === 0 ? { lateral: { driven: [1, 2, 3, 4] }, medial: { driven: [1, 2, 3] } } : undefined
-  return { section, fit, modifications: [], ...(nails && { nails }) }
+  const modifications = (horse.shoe.modifications?.[side] ?? []).map((kind) => ({ kind }))
+  return { section, fit, modifications, ...(nails && { nails }) }
 }
 
 const NOTES = [

@@ -37,6 +37,7 @@ export const founder: readonly AdviceRule[] = [
     against: 'Too firm it bruises bars and frog; it needs the radiograph and a frog that can carry.',
     vetLeads: true,
     brings: ['frog pressure', 'bar'],
+    change: { modification: 'heart-bar' },
     reason: why,
   },
   {

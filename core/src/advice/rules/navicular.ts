@@ -25,6 +25,7 @@ export const navicular: readonly AdviceRule[] = [
     against: 'Raised heels crush in time and load what lies behind.',
     vetLeads: true,
     brings: ['raised heels'],
+    change: { modification: 'wedge' },
     reason: why,
   },
   {
@@ -35,6 +36,7 @@ export const navicular: readonly AdviceRule[] = [
     against: 'The longest heel there is: stepped off in mud and in herds.',
     vetLeads: true,
     brings: ['long heels', 'bar'],
+    change: { modification: 'egg-bar' },
     reason: why,
   },
 ]

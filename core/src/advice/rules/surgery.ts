@@ -23,6 +23,7 @@ export const surgery: readonly AdviceRule[] = [
     against: 'Pressure that is too firm bruises; the frog must be sound.',
     vetLeads: true,
     brings: ['frog pressure', 'bar'],
+    change: { modification: 'heart-bar' },
     reason: (context) =>
       found(context, 'resected-wall') || found(context, 'separation', 2)
         ? 'Where the wall carries nothing the frog can take a share.'

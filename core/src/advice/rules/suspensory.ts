@@ -13,6 +13,7 @@ export const suspensory: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['raised heels'],
     avoids: ['sinking heels'],
+    change: { modification: 'wedge' },
     reason: (context) =>
       strained(context) ? 'Suspensory strain: one school eases it by raising the heels.' : undefined,
   },

@@ -15,7 +15,7 @@ export const wall: readonly AdviceRule[] = [
     school: COMMON,
     against: 'A clip that is hammered on instead of let in presses; four nails hold less in deep going.',
     avoids: ['many nails', 'heavy shoe'],
-    change: { driven: { lateral: [1, 3], medial: [1, 3] } },
+    change: { driven: { lateral: [1, 3], medial: [1, 3] }, modification: 'quarter-clips' },
     reason: thin,
   },
   {
@@ -24,6 +24,7 @@ export const wall: readonly AdviceRule[] = [
     title: 'Toe clip',
     school: 'toe clip',
     against: 'Others draw two quarter clips: they hold against turning and leave the toe free to roll.',
+    change: { modification: 'toe-clip' },
     reason: (context) =>
       context.feet.lost && !thin(context)
         ? 'A lost shoe: a clip is reckoned to hold like about two nails.'

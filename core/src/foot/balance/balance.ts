@@ -50,14 +50,17 @@ export interface BalanceInput {
   shoeToeY: number
 }
 
+/** The widest part was measured, or its estimates agree. */
+export const widestKnown = (assumed: readonly FootFigureKey[], widest: WidestPart): boolean =>
+  !assumed.includes('widestFromToe') || widest.agreed !== undefined
+
 /**
  * Breakover by every school, proportion about the widest part, toe lever, heel ends. The centre of rotation is taken
  * to lie over the widest part, the origin of the foot's frame.
  */
 export function balanceOf({ foot, assumed, widest, heelEnds, shoeToeY }: BalanceInput): Balance {
   const heelEndY = Math.min(heelEnds.lateral, heelEnds.medial)
-  const widestKnown = !assumed.includes('widestFromToe') || widest.agreed !== undefined
-  const roll = breakover({ foot, assumed, widestKnown, heelEndY })
+  const roll = breakover({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY })
   const buttressY = foot.widestFromToe - foot.length
   const axis = hoofPastern(foot)
   return {

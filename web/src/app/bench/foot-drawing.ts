@@ -85,7 +85,7 @@ export class FootDrawing {
   protected readonly trueSize = computed(() => this.percent() === 100)
 
   protected readonly lines = computed(() => {
-    const { outline, landmarks } = this.plan()
+    const { outline, landmarks, parts } = this.plan()
     const view = this.view()
     const path = (points: readonly Vec[], closed = false) => svgPath(points, view, closed)
     const wall = path(outline.foot)
@@ -102,6 +102,7 @@ export class FootDrawing {
       bars: landmarks.bars.map((bar) => path(bar)),
       bulbs: path(landmarks.bulbs, true),
       shoe: path(outline.body, true),
+      parts: parts.map(({ label, layer, edge }) => ({ label, layer, path: path(edge, true) })),
     }
   })
 
@@ -190,12 +191,13 @@ export class FootDrawing {
 
   protected fit(): void {
     const { width, height } = this.size()
-    const { foot, outline } = this.plan()
+    const { foot, outline, parts } = this.plan()
     // Views and tools lie over the top while mapping, and the widest part is lettered beside the foot.
     const top = this.mapping() ? 52 : 0
     const margin = 13
     const wide = foot.width + 2 * margin + (this.mapping() ? 34 : 12)
-    const back = Math.max(foot.length + foot.bulbLine, ...outline.body.map(([, y]) => foot.widestFromToe - y))
+    const body = [...outline.body, ...parts.flatMap(({ edge }) => edge)]
+    const back = Math.max(foot.length + foot.bulbLine, ...body.map(([, y]) => foot.widestFromToe - y))
     const tall = back + 2 * margin
     const k = Math.min(width / wide, (height - top) / tall)
     this.place(

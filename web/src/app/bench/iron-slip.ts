@@ -38,6 +38,13 @@ import { CautionsList } from './cautions-list'
     <div class="rest">
       <ng-content />
       <cr-cautions-list [cautions]="warnings()" />
+      @if (told().length > 0) {
+        <ul class="told">
+          @for (line of told(); track line) {
+            <li>{{ line }}</li>
+          }
+        </ul>
+      }
       <dl>
         <div>
           <dt>Weight</dt>
@@ -47,6 +54,21 @@ import { CautionsList } from './cautions-list'
           <dt>Nails</dt>
           <dd>{{ driven() }} of {{ plan().nails.length }} holes</dd>
         </div>
+        @if (plan().iron.closing > 0) {
+          <div data-testid="closing">
+            <dt>Closing run, in the cut</dt>
+            <dd>{{ text.length(plan().iron.closing) }}</dd>
+          </div>
+        }
+        @for (part of plan().iron.parts; track part.label) {
+          <div class="part" data-testid="part">
+            <dt>{{ part.label }}</dt>
+            <dd>
+              {{ text.bare(part.width) }} x {{ text.bare(part.thickness) }}, {{ text.length(part.length) }}
+              <small>({{ text.weight(part.weight) }})</small>
+            </dd>
+          </div>
+        }
         @if (uneven()) {
           <div>
             <dt>Outer, inner branch</dt>
@@ -119,6 +141,8 @@ export class IronSlip {
   protected readonly notes = computed(() =>
     this.plan().cautions.filter(({ severity }) => severity === 'note'),
   )
+  /** What the modifications come to, in words. */
+  protected readonly told = computed(() => this.plan().modifications.flatMap((one) => one.told))
   protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
   protected readonly uneven = computed(
     () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,

@@ -21,6 +21,9 @@ import { soleView, svgPath } from '../drawing/svg-path'
         [attr.viewBox]="sheet().box"
       >
         <path [attr.d]="sheet().shoe" fill="#ddd" stroke="#000" stroke-width="0.4" />
+        @for (part of sheet().parts; track $index) {
+          <path [attr.d]="part" fill="#ccc" stroke="#000" stroke-width="0.35" />
+        }
         <path [attr.d]="sheet().foot" fill="none" stroke="#000" stroke-width="0.35" stroke-dasharray="2 1" />
         <path
           [attr.d]="sheet().whiteLine"
@@ -110,10 +113,11 @@ export class PrintSheet {
 
   /** One unit of the picture is one millimetre of paper. */
   protected readonly sheet = computed(() => {
-    const { foot, outline, landmarks, nails } = this.plan()
+    const { foot, outline, landmarks, nails, parts } = this.plan()
+    const edges = parts.flatMap(({ edge }) => edge)
     const view = soleView(this.side(), foot.widestFromToe)
-    const xs = [...outline.body, ...outline.foot].map(([x]) => x * view.mirror)
-    const ys = outline.body.map(([, y]) => foot.widestFromToe - y)
+    const xs = [...outline.body, ...outline.foot, ...edges].map(([x]) => x * view.mirror)
+    const ys = [...outline.body, ...edges].map(([, y]) => foot.widestFromToe - y)
     const left = Math.min(...xs) - 3
     const top = -4
     const bottom = Math.max(...ys, foot.length) + 3
@@ -123,6 +127,7 @@ export class PrintSheet {
       height: bottom + 10 - top,
       box: `${left} ${top} ${width} ${bottom + 10 - top}`,
       shoe: svgPath(outline.body, view, true),
+      parts: parts.map(({ edge }) => svgPath(edge, view, true)),
       foot: svgPath(outline.foot, view),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: foot.widestFromToe - y, driven })),

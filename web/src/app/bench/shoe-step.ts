@@ -18,6 +18,7 @@ import { FigureText } from '../drawing/figure-text'
 import { benchActions } from '../state/bench/bench.feature'
 import type { Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
+import { ModificationList } from './shoe/modification-list'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 
 const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
@@ -41,7 +42,7 @@ const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
 /** Shoe: bar and fit. */
 @Component({
   selector: 'cr-shoe-step',
-  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect],
+  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -128,6 +129,17 @@ const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
           (left)="settle()"
         />
       }
+
+      <h2>Modifications</h2>
+      <cr-modification-list
+        [modifications]="shoe().modifications ?? []"
+        [plan]="plan()"
+        [problems]="problems()"
+        [entries]="draft().foot.entries"
+        (changed)="setModifications($event.modifications, $event.touched)"
+        (unread)="keep($event.field, $event.text)"
+        (left)="settle()"
+      />
     </div>
   `,
   styles: `
@@ -220,6 +232,10 @@ export class ShoeStep {
     const now: FitNumbers = this.fitNumbers() ?? this.presetNumbers()
     const { [key]: _old, ...rest } = now
     this.put({ fit: value === undefined ? rest : { ...rest, [key]: value } }, `fit.${key}`)
+  }
+
+  protected setModifications(modifications: ShoeInput['modifications'], touched: string): void {
+    this.put({ modifications }, touched)
   }
 
   private presetNumbers(): FitNumbers {

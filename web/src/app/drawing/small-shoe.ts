@@ -15,6 +15,9 @@ import { soleView, svgPath } from './svg-path'
     >
       <path class="foot" [attr.d]="shape().foot" />
       <path class="shoe" [attr.d]="shape().shoe" />
+      @for (part of shape().parts; track $index) {
+        <path class="shoe" [attr.d]="part" />
+      }
       @for (nail of shape().nails; track $index) {
         <circle class="nail" [class.empty]="!nail.driven" [attr.cx]="nail.x" [attr.cy]="nail.y" r="2.4" />
       }
@@ -55,7 +58,7 @@ export class SmallShoe {
   protected readonly shape = computed(() => {
     const { outline, nails } = this.snapshot()
     const view = soleView(this.side(), 0)
-    const all = [...outline.foot, ...outline.body]
+    const all = [...outline.foot, ...outline.body, ...(outline.parts ?? []).flat()]
     const xs = all.map(([x]) => x * view.mirror)
     const ys = all.map(([, y]) => -y)
     const left = Math.min(...xs) - 4
@@ -64,6 +67,7 @@ export class SmallShoe {
       box: `${left} ${top} ${Math.max(...xs) + 4 - left} ${Math.max(...ys) + 4 - top}`,
       foot: svgPath(outline.foot, view, true),
       shoe: svgPath(outline.body, view, true),
+      parts: (outline.parts ?? []).map((part) => svgPath(part, view, true)),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: -y, driven })),
     }
   })

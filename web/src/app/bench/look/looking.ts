@@ -1,6 +1,6 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
-import { advise, footMap, usualFoot, type Finding, type PlaceKey, type Side } from '@crescent/core'
+import { advise, clashOf, footMap, usualFoot, type Finding, type PlaceKey, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { ask } from '../../common/ask-dialog'
@@ -153,13 +153,14 @@ export class Looking {
     const { change } = advice
     const draft = this.draft()
     if (choice !== 'accepted' || !change || !draft) return
-    const { fit, driven, breakoverSchool } = change
+    const { fit, driven, breakoverSchool, modification } = change
     if (fit) this.store.dispatch(benchActions.setShoe({ shoe: { ...draft.shoe, fit }, touched: 'fit' }))
     if (driven) {
       const nails = { lateral: { driven: driven.lateral }, medial: { driven: driven.medial } }
       const shoe = { ...this.draft()!.shoe, nails }
       this.store.dispatch(benchActions.setShoe({ shoe, touched: 'nails' }))
     }
+    if (modification) this.add(modification)
     if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
     this.store.dispatch(benchActions.settle())
   }
@@ -173,5 +174,18 @@ export class Looking {
       yes: 'Keep mine',
       no: 'Take the other',
     }).subscribe((mine) => this.store.dispatch(mine ? lookActions.keepMine() : lookActions.takeTheirs()))
+  }
+
+  /** Puts a modification on the shoe, unless it is there or cannot stand beside what is. */
+  private add(kind: string): void {
+    const { shoe } = this.draft()!
+    const there = shoe.modifications ?? []
+    if (there.some((one) => clashOf(one.kind, kind) !== undefined)) return
+    this.store.dispatch(
+      benchActions.setShoe({
+        shoe: { ...shoe, modifications: [...there, { kind }] },
+        touched: 'modifications',
+      }),
+    )
   }
 }

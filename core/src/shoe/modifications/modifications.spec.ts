@@ -1,0 +1,263 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyFoot } from '../../foot/any-foot'
+import { region } from '../../geometry/region'
+import { distance, type Vec } from '../../geometry/vector'
+import { planShoe, type Plan } from '../../plan'
+import { type ProblemError } from '../../problem'
+import type { FootInput } from '../../records/foot'
+import type { ShoeInput } from '../../records/shoe'
+import { FIVE_BY_FIVE } from '../../samples'
+import { DENSITY, sectionArea } from '../section'
+import { PLAIN_SHOE } from '../starting-shoe'
+import { clashOf, MODIFICATIONS } from './index'
+
+type Given = NonNullable<ShoeInput['modifications']>
+
+const shoe = (modifications: Given, fit: ShoeInput['fit'] = 'conservative'): ShoeInput => ({
+  ...PLAIN_SHOE,
+  fit,
+  modifications,
+})
+const plan = (modifications: Given, foot: Partial<FootInput> = {}, fit?: ShoeInput['fit']): Plan =>
+  planShoe({ ...FIVE_BY_FIVE, ...foot }, shoe(modifications, fit))
+const plain = plan([])
+const { section } = PLAIN_SHOE
+const problemsOf = (modifications: Given, fit?: ShoeInput['fit']) => {
+  try {
+    plan(modifications, {}, fit)
+    return []
+  } catch (error) {
+    return (error as ProblemError).problems
+  }
+}
+const codes = (one: Plan) => one.cautions.map(({ code }) => code)
+
+/** Modifications of which any foot can wear one at a time, in a fit that ends at the buttress. */
+const EACH = MODIFICATIONS.map(({ kind }) => kind)
+
+describe('every modification', () => {
+  it('can be made for a usual foot with nothing said but its name, and says what it is for', () => {
+    for (const { kind, label, purpose } of MODIFICATIONS) {
+      const made = plan([{ kind }])
+      expect(made.modifications[0]!.kind).toBe(kind)
+      expect(label.length * purpose.length).toBeGreaterThan(0)
+      for (const value of Object.values(made.modifications[0]!.values))
+        expect(Number.isFinite(value)).toBe(true)
+    }
+  })
+
+  it.each(EACH)('%s: a figure out of its range is refused with the range', (kind) => {
+    const [field] = MODIFICATIONS.find((one) => one.kind === kind)!.fields
+    const [problem] = problemsOf([{ kind, [field!.key]: 5000 }])
+    expect(problem!.path).toBe(`shoe.modifications.0.${field!.key}`)
+    expect(problem!.message).toMatch(/5000 mm is not possible here, it lies between/)
+  })
+
+  it('is refused by name where it is not known, given twice, or given a figure it does not have', () => {
+    expect(problemsOf([{ kind: 'wings' }])[0]!.message).toContain('“wings” is not a modification')
+    expect(problemsOf([{ kind: 'wedge' }, { kind: 'wedge' }])[0]!.message).toContain('on this shoe already')
+    expect(problemsOf([{ kind: 'wedge', colour: 3 }])[0]!.path).toBe('shoe.modifications.0.colour')
+  })
+
+  it('keeps holes, marks and nails in order, and adds weight where it adds metal, for any foot', () =>
+    fc.assert(
+      fc.property(anyFoot, fc.constantFrom(...EACH), (foot, kind) => {
+        const bare = planShoe(foot, shoe([]))
+        let made: Plan
+        try {
+          made = planShoe(foot, shoe([{ kind }]))
+        } catch (error) {
+          // Some feet have no room for a bar; they are told why.
+          expect((error as ProblemError).problems[0]!.message).toMatch(/no room|already reach/)
+          return
+        }
+        expect(made.iron.weight).toBeGreaterThan(bare.iron.weight - 1e-6)
+        expect(made.iron.marks).toHaveLength(bare.iron.marks.length)
+        const places = made.iron.marks.map((mark) =>
+          mark.branch === 'lateral' ? -mark.fromMiddle : mark.fromMiddle,
+        )
+        expect([...places].sort((a, b) => a - b)).toEqual(places)
+        for (const { edge, volume } of made.parts) {
+          expect(edge.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))).toBe(true)
+          if (volume > 0) expect(region(edge).area).toBeGreaterThan(0)
+        }
+      }),
+      { numRuns: 60 },
+    ))
+})
+
+describe('combinations', () => {
+  it.each([
+    ['straight-bar', 'egg-bar'],
+    ['heart-bar', 'straight-bar'],
+    ['egg-bar', 'heart-bar'],
+    ['rocker-toe', 'rolled-toe'],
+  ])('%s and %s are refused with the reason, either way round', (one, other) => {
+    expect(clashOf(one, other)).toBe(clashOf(other, one))
+    expect(problemsOf([{ kind: one }, { kind: other }])[0]!.message).toContain(clashOf(one, other)!)
+    expect(problemsOf([{ kind: other }, { kind: one }])[0]!.message).toContain(clashOf(one, other)!)
+  })
+
+  it('others add up: a wedge with a toe clip and an egg bar', () => {
+    const made = plan([{ kind: 'wedge' }, { kind: 'toe-clip' }, { kind: 'egg-bar' }])
+    expect(made.iron.closing).toBeGreaterThan(50)
+    expect(made.parts).toHaveLength(2)
+    expect(made.iron.cutLength).toBeGreaterThan(plain.iron.cutLength)
+  })
+})
+
+describe('clips', () => {
+  it('take their metal from the bar: a hand-worked toe clip', () => {
+    // 25 x 20 mm, 4 mm at the root, tapering to 45 %: 900 mm3 of a 19.05 x 7.94 bar is 5.95 mm.
+    const made = plan([{ kind: 'toe-clip', width: 25, height: 20, thickness: 4 }])
+    expect(made.iron.cutLength - plain.iron.cutLength).toBeCloseTo(
+      (25 * 20 * 4 * 0.45) / sectionArea(section),
+      6,
+    )
+    // Half of it lies on either side, so every hole moves out by as much.
+    const first = (one: Plan) =>
+      one.iron.marks.find(({ label, branch }) => label === 'Hole 1' && branch === 'medial')!
+    expect(first(made).fromMiddle - first(plain).fromMiddle).toBeCloseTo(900 / sectionArea(section) / 2, 6)
+  })
+
+  it('move nothing ahead of them: quarter clips behind the first hole', () => {
+    const made = plan([{ kind: 'quarter-clips', fromToe: 70 }])
+    const hole = (one: Plan, n: number) =>
+      one.iron.marks.find((m) => m.label === `Hole ${n}` && m.branch === 'lateral')!
+    expect(hole(made, 1).fromMiddle).toBeCloseTo(hole(plain, 1).fromMiddle, 4)
+    expect(hole(made, 4).fromMiddle).toBeGreaterThan(hole(plain, 4).fromMiddle + 1)
+  })
+
+  it('stand symmetrically on an even foot and hold like nails', () => {
+    const made = planShoe(FIVE_BY_FIVE, {
+      ...shoe([{ kind: 'quarter-clips' }]),
+      nails: { lateral: [1, 3], medial: [1] },
+    })
+    const [outer, inner] = made.parts.map(({ edge }) => region(edge))
+    expect(outer!.centroid[0]).toBeCloseTo(-inner!.centroid[0], 3)
+    expect(outer!.area).toBeCloseTo(inner!.area, 3)
+    expect(codes(made)).not.toContain('few-nails')
+  })
+
+  it('that are too thick for the wall are told', () => {
+    expect(codes(plan([{ kind: 'toe-clip', thickness: 8.5 }]))).toContain('clip-thick')
+  })
+})
+
+describe('wedge', () => {
+  it('steepens the hoof by atan(rise / bearing): a hand-worked case', () => {
+    const made = plan([{ kind: 'wedge', rise: 10 }])
+    const bearing =
+      Math.max(...made.outline.outer.map(([, y]) => y)) - Math.min(...made.outline.outer.map(([, y]) => y))
+    const degrees = (Math.atan(10 / bearing) * 180) / Math.PI
+    expect(made.modifications[0]!.told[0]).toBe(`Steepens the hoof by ${degrees.toFixed(1)}°.`)
+    expect(codes(made)).toContain('wedge')
+  })
+
+  it('is plain at the toe, full at the heels, and its volume is that of its mean rise', () => {
+    const made = plan([{ kind: 'wedge', rise: 8 }])
+    const { thickness } = made.profile
+    // The bar's middle lies half a web behind the foremost edge, where the wedge has begun already.
+    expect(Math.min(...thickness) - section.thickness).toBeLessThan((8 * section.width * 0.55) / 127)
+    expect(Math.max(...thickness)).toBeGreaterThan(section.thickness + 7.5)
+    // The rise goes with y: its mean over the bar is that of the bar's own mean place.
+    const mean = (made.iron.volume - plain.iron.volume) / section.width / plain.iron.centrelineLength
+    expect(mean).toBeGreaterThan(2.5)
+    expect(mean).toBeLessThan(5)
+  })
+})
+
+describe('rolled and rocker toe', () => {
+  it('break over where they begin: at the school in use where it has an answer', () => {
+    const measured = { widestFromToe: 62, breakoverSchool: 'landmark' } as const
+    for (const kind of ['rolled-toe', 'rocker-toe']) {
+      const made = plan([{ kind }], measured)
+      expect(made.modifications[0]!.values['behindToe']).toBeCloseTo(62 - 57.15, 6)
+      expect(made.balance.toeLever).toBeCloseTo(57.15, 6)
+      expect(made.balance.aheadOfSchool).toBeCloseTo(0, 6)
+    }
+    expect(plan([{ kind: 'rolled-toe', behindToe: 10 }]).balance.leverSaved).toBeCloseTo(10, 6)
+  })
+
+  it('change nothing in the bar', () => {
+    expect(plan([{ kind: 'rocker-toe' }]).iron.cutLength).toBeCloseTo(plain.iron.cutLength, 9)
+  })
+
+  it('draw what lies ahead of the line and nothing behind it', () => {
+    const [toe] = plan([{ kind: 'rolled-toe', behindToe: 12 }]).parts
+    const line = plain.foot.widestFromToe - 12
+    expect(Math.min(...toe!.edge.map(([, y]) => y))).toBeCloseTo(line, 6)
+  })
+})
+
+describe('bars', () => {
+  it('straight: as long as the gap between the inner rims, with half its thickness for each bevel', () => {
+    const made = plan([{ kind: 'straight-bar', width: 20, thickness: 8 }])
+    const [bar] = made.parts
+    const [a, b, c, d] = bar!.edge as [Vec, Vec, Vec, Vec]
+    const widest = Math.max(a[0] - d[0], b[0] - c[0])
+    expect(made.iron.parts[0]!.length).toBeCloseTo(widest + 8, 6)
+    expect(b[1] - a[1]).toBeCloseTo(20, 6)
+    // Its corners lie on the inner rims.
+    for (const corner of bar!.edge)
+      expect(Math.min(...made.outline.inner.map((point) => distance(point, corner)))).toBeLessThan(3.5)
+    expect(region(bar!.edge).area).toBeCloseTo(bar!.volume / 8, 3)
+    expect(made.iron.weight - plain.iron.weight).toBeCloseTo(bar!.volume * DENSITY.steel * 1e-6, 6)
+  })
+
+  it('egg: its back edge reaches the bulb line, and further by what is asked', () => {
+    const back = (behindBulbs: number) =>
+      Math.min(...plan([{ kind: 'egg-bar', behindBulbs }]).parts[0]!.edge.map(([, y]) => y))
+    expect(back(0)).toBeCloseTo(plain.landmarks.bulbY, 1)
+    expect(back(8)).toBeCloseTo(plain.landmarks.bulbY - 8, 1)
+  })
+
+  it('egg: its run is longer than the gap it closes, and its area is run by width', () => {
+    const made = plan([{ kind: 'egg-bar' }])
+    const length = made.iron.closing
+    const { centreline } = made.outline
+    expect(length).toBeGreaterThan(centreline[0]![0] - centreline.at(-1)![0])
+    expect(region(made.parts[0]!.edge).area / (length * section.width)).toBeCloseTo(1, 2)
+  })
+
+  it('egg: its run is in the cut, half at either end beyond the heel marks', () => {
+    const made = plan([{ kind: 'egg-bar' }])
+    expect(made.iron.cutLength).toBeCloseTo(plain.iron.cutLength + made.iron.closing, 6)
+    const [first] = made.iron.marks
+    expect(first).toMatchObject({ kind: 'heel-end', branch: 'lateral' })
+    expect(first!.fromEnd).toBeCloseTo(made.iron.closing / 2, 9)
+    expect(first!.fromMiddle).toBeCloseTo(plain.iron.marks[0]!.fromMiddle, 6)
+  })
+
+  it('egg: refused where the branches reach the bulbs already', () => {
+    expect(problemsOf([{ kind: 'egg-bar' }], 'slide')[0]!.message).toContain('already reach the bulb line')
+  })
+})
+
+describe('heart bar', () => {
+  const apex = { frogApex: 36 }
+  const tipOf = (made: Plan) => Math.max(...made.parts[1]!.edge.map(([, y]) => y))
+
+  it('follows the mapped frog: its point short of the true apex by the gap, its sides inside it', () => {
+    const made = plan([{ kind: 'heart-bar', apexGap: 12, inset: 3 }], apex)
+    expect(tipOf(made)).toBeCloseTo(made.landmarks.frogApex[1] - 12, 1)
+    const widest = Math.max(...made.parts[1]!.edge.map(([x]) => x))
+    expect(widest).toBeLessThan(Math.max(...made.landmarks.frog.map(([x]) => x)) - 2.5)
+    expect(tipOf(plan([{ kind: 'heart-bar', apexGap: 12 }], { frogApex: 42 }))).toBeCloseTo(
+      tipOf(made) - 6,
+      1,
+    )
+  })
+
+  it('has two pieces of its own to cut, symmetrical under an even foot', () => {
+    const made = plan([{ kind: 'heart-bar' }], apex)
+    expect(made.iron.parts.map(({ label }) => label)).toEqual(['Bar of the heart bar', 'Frog plate'])
+    expect(region(made.parts[1]!.edge).centroid[0]).toBeCloseTo(0, 2)
+  })
+
+  it('is stopped while the true apex is only guessed', () => {
+    expect(codes(plan([{ kind: 'heart-bar' }]))).toContain('heart-bar-apex')
+    expect(codes(plan([{ kind: 'heart-bar' }], apex))).not.toContain('heart-bar-apex')
+  })
+})

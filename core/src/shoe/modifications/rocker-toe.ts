@@ -1,0 +1,38 @@
+import { breakoverField, dressedToe } from './bend-line'
+import type { Modification } from './modification'
+
+/** The toe bent up from the breakover forward; the foot is dressed to it. */
+export const rockerToe: Modification = {
+  kind: 'rocker-toe',
+  label: 'Rocker toe',
+  purpose: 'Bent up from the breakover forward: the foot rolls off with less pull on the heels.',
+  fields: [
+    breakoverField,
+    {
+      key: 'rise',
+      label: 'Rise at the toe',
+      kind: 'length',
+      where: 'How high the foremost edge stands off level ground.',
+      range: ({ section }) => [1, section.thickness + 8],
+      fallback: ({ section }) => section.thickness * 0.6,
+    },
+  ],
+  breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
+  parts: (context, values) => [dressedToe(context, 'Rocker toe', values['behindToe']!)],
+  tell: (_context, values) => {
+    const angle = (Math.atan2(values['rise']!, values['behindToe']!) * 180) / Math.PI
+    return values['behindToe']! > 0 ? [`The toe rises at ${angle.toFixed(0)}° from the breakover.`] : []
+  },
+  cautions: ({ foot }, values) =>
+    values['rise']! > foot.toeWallThickness
+      ? [
+          {
+            code: 'rocker-high',
+            severity: 'caution',
+            title: 'High rocker',
+            text: 'To seat a toe bent up this far the wall ahead of the breakover is dressed off; sole may be laid bare.',
+            action: 'Bend it up less, or begin it further back. Never cut below the sole plane.',
+          },
+        ]
+      : [],
+}

@@ -1,0 +1,31 @@
+import { barBetweenHeels, BAR_FIELDS } from './heel-bar'
+import type { Modification } from './modification'
+
+/** A bar welded between the heels. */
+export const straightBar: Modification = {
+  kind: 'straight-bar',
+  label: 'Straight bar',
+  purpose: 'Joins the heels: they cannot spread apart or sink one by one.',
+  fields: BAR_FIELDS,
+  excludes: {
+    'egg-bar': 'A shoe is closed by one bar: straight or egg',
+    'heart-bar': 'The heart bar brings its own bar between the heels',
+  },
+  refuse: (context, { width = 0, thickness = 0 }) =>
+    barBetweenHeels(context, '', width, thickness)
+      ? undefined
+      : 'the branches leave no room for a bar this wide',
+  parts: (context, { width = 0, thickness = 0 }) => [
+    barBetweenHeels(context, 'Straight bar', width, thickness)!,
+  ],
+  tell: () => ['Bevel both ends of the bar and the heels for the weld.'],
+  cautions: () => [
+    {
+      code: 'bar-shoe',
+      severity: 'note',
+      title: 'Bar shoe',
+      text: 'A bar that does not lie level bears on frog or bulbs. Mud is held behind it.',
+      action: 'Never hot-seat a bar shoe that does not fit. Leave room between bar and frog.',
+    },
+  ],
+}

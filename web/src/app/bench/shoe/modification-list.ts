@@ -1,0 +1,201 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import { MatIconButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import {
+  clashOf,
+  describeProblem,
+  modification,
+  MODIFICATIONS,
+  type Plan,
+  type Problem,
+  type ShoeInput,
+} from '@crescent/core'
+import { FigureText } from '../../drawing/figure-text'
+import { FigureField } from '../figure-field'
+
+type Given = NonNullable<ShoeInput['modifications']>
+
+/** What is made of the bar beside its fit: chosen, with every figure, and what may still be added. */
+@Component({
+  selector: 'cr-modification-list',
+  imports: [FigureField, MatIcon, MatIconButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (one of chosen(); track one.kind; let i = $index) {
+      <section [attr.aria-label]="one.label">
+        <header>
+          <h3>{{ one.label }}</h3>
+          <button mat-icon-button [attr.aria-label]="'Take off ' + one.label" (click)="takeOff(i, one.kind)">
+            <mat-icon svgIcon="close" />
+          </button>
+        </header>
+        <p>{{ one.purpose }}</p>
+        @if (one.problem; as problem) {
+          <p class="problem" role="alert"><mat-icon svgIcon="caution" aria-hidden="true" />{{ problem }}</p>
+        }
+        @for (field of one.fields; track field.key) {
+          <cr-figure-field
+            [field]="field.name"
+            [label]="field.label"
+            [kind]="field.kind"
+            [where]="field.where"
+            [value]="field.value"
+            [assumed]="field.assumed"
+            [entry]="entries()[field.name]"
+            [problem]="field.problem"
+            (figure)="set(i, field.key, $event, field.name)"
+            (unread)="unread.emit({ field: field.name, text: $event })"
+            (left)="left.emit()"
+          />
+        }
+      </section>
+    }
+    <div class="offers" role="group" aria-label="Add a modification">
+      @for (one of offers(); track one.kind) {
+        <button type="button" [disabled]="one.clash" (click)="add(one.kind)">
+          <strong>{{ one.label }}</strong><span>{{ one.clash || one.purpose }}</span>
+        </button>
+      }
+    </div>
+  `,
+  styles: `
+    section {
+      margin-bottom: 10px;
+      padding: 2px 10px 6px;
+      background: var(--sheet-sunk);
+      border-left: 4px solid var(--ember);
+    }
+    header {
+      display: flex;
+      align-items: center;
+      justify-content: space-between;
+    }
+    h3 {
+      margin: 0;
+      font-size: 1rem;
+    }
+    p {
+      margin-bottom: 6px;
+      font-size: 0.88rem;
+      line-height: 1.25;
+      color: var(--ink-soft);
+    }
+    .problem {
+      font-weight: 600;
+      color: var(--stop);
+    }
+    .problem mat-icon {
+      width: 16px;
+      height: 16px;
+      margin-right: 4px;
+      vertical-align: -3px;
+    }
+    .offers {
+      display: grid;
+      gap: 6px;
+    }
+    .offers button {
+      display: grid;
+      gap: 1px;
+      min-height: 44px;
+      padding: 6px 10px;
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      background: var(--sheet);
+      border: 1.5px dashed var(--rule-strong);
+      border-radius: 6px;
+      cursor: pointer;
+    }
+    .offers button:disabled {
+      color: var(--ink-soft);
+      border-style: dotted;
+      cursor: default;
+    }
+    .offers span {
+      font-size: 0.85rem;
+      line-height: 1.25;
+      color: var(--ink-soft);
+    }
+  `,
+})
+export class ModificationList {
+  readonly modifications = input.required<Given>()
+  readonly plan = input<Plan | undefined>()
+  readonly problems = input<readonly Problem[]>([])
+  /** Texts that could not be read as figures, by field. */
+  readonly entries = input<Record<string, string>>({})
+
+  readonly changed = output<{ modifications: Given; touched: string }>()
+  readonly unread = output<{ field: string; text: string }>()
+  readonly left = output()
+
+  private readonly text = inject(FigureText)
+
+  protected readonly chosen = computed(() =>
+    this.modifications().flatMap((given, i) => {
+      const known = modification(given.kind)
+      if (!known) return []
+      const planned = this.plan()?.modifications.find(({ kind }) => kind === given.kind)?.values
+      return [
+        {
+          kind: known.kind,
+          label: known.label,
+          purpose: known.purpose,
+          problem: this.problemAt(`shoe.modifications.${i}.kind`),
+          fields: known.fields.map(({ key, label, kind, where }) => ({
+            key,
+            label,
+            kind,
+            where,
+            name: `mod.${known.kind}.${key}`,
+            value: given[key] as number | undefined,
+            assumed: planned?.[key],
+            problem: this.problemAt(`shoe.modifications.${i}.${key}`),
+          })),
+        },
+      ]
+    }),
+  )
+
+  /** What may be added, and why not where it may not. */
+  protected readonly offers = computed(() =>
+    MODIFICATIONS.filter(({ kind }) => !this.modifications().some((given) => given.kind === kind)).map(
+      ({ kind, label, purpose }) => ({
+        kind,
+        label,
+        purpose,
+        clash: this.modifications()
+          .map((given) => clashOf(given.kind, kind))
+          .find((reason) => reason !== undefined),
+      }),
+    ),
+  )
+
+  private problemAt(path: string): string | undefined {
+    const problem = this.problems().find((one) => one.path === path)
+    return problem && describeProblem(problem, this.text.style())
+  }
+
+  protected add(kind: string): void {
+    this.changed.emit({ modifications: [...this.modifications(), { kind }], touched: `mod.${kind}` })
+    this.left.emit()
+  }
+
+  protected takeOff(at: number, kind: string): void {
+    this.changed.emit({
+      modifications: this.modifications().filter((_, i) => i !== at),
+      touched: `mod.${kind}`,
+    })
+    this.left.emit()
+  }
+
+  protected set(at: number, key: string, value: number | undefined, touched: string): void {
+    const modifications = this.modifications().map((given, i) => {
+      if (i !== at) return given
+      const { [key]: _old, ...rest } = given
+      return (value === undefined ? rest : { ...rest, [key]: value }) as Given[number]
+    })
+    this.changed.emit({ modifications, touched })
+  }
+}
