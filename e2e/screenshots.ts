@@ -100,8 +100,9 @@ try {
     await page.locator('cr-change-chart svg').waitFor()
   })
   await shoot('bench-shoe', WIDE, 'light', async (page) => {
-    await bench('Copperkettle')(page)
-    await page.getByRole('tab', { name: 'Shoe' }).click()
+    await bench('Buttercup')(page)
+    await page.getByRole('tab', { name: 'Shoe'   await page.locator('cr-modification-list').evaluate((list) => list.scrollIntoView())
+  }).click()
   })
   await shoot('bench-nail', WIDE, 'light', async (page) => {
     await bench('Dunlin')(page)

@@ -80,7 +80,7 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
         }
       }
       @for (group of groups; track group.group) {
-        <details [open]="opened(group.group)">
+        <details class="fold" [open]="opened(group.group)">
           <summary>
             {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
           </summary>
@@ -144,19 +144,6 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
       padding: 12px;
       background: var(--ember-wash);
       border-radius: 6px;
-    }
-    details {
-      border-top: 1px solid var(--rule);
-    }
-    summary {
-      min-height: 44px;
-      padding: 10px 2px;
-      font-weight: 650;
-      cursor: pointer;
-    }
-    summary .muted {
-      font-size: 0.85rem;
-      font-weight: 400;
     }
     .animal {
       display: grid;

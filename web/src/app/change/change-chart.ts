@@ -42,7 +42,12 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
     @if (!side()) {
       <div class="row" role="group" aria-label="Foot">
         @for (one of sides; track one) {
-          <button type="button" [attr.aria-pressed]="foot() === one" (click)="chosenSide.set(one)">
+          <button
+            class="tap"
+            type="button"
+            [attr.aria-pressed]="foot() === one"
+            (click)="chosenSide.set(one)"
+          >
             {{ one }}
           </button>
         }
@@ -51,6 +56,7 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
     <div class="row" role="group" aria-label="Figure">
       @for (one of change().series; track one.followed) {
         <button
+          class="tap"
           type="button"
           [attr.aria-pressed]="followed() === one.followed"
           [disabled]="one.measured.length === 0"
@@ -70,7 +76,7 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
     <form (submit)="$event.preventDefault()">
       <label>
         Likely measures on
-        <input type="date" [value]="day()" (input)="day.set(value($event))" />
+        <input class="typed" type="date" [value]="day()" (input)="day.set(value($event))" />
       </label>
     </form>
     <table>
@@ -103,27 +109,6 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
       gap: 6px;
       margin-bottom: 8px;
     }
-    .row button {
-      min-height: 44px;
-      padding: 0 12px;
-      color: inherit;
-      font: inherit;
-      font-size: 0.92rem;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
-    }
-    .row button[aria-pressed='true'] {
-      color: var(--ember-ink);
-      font-weight: 650;
-      background: var(--ember);
-      border-color: var(--ember);
-    }
-    .row button:disabled {
-      opacity: 0.5;
-      cursor: default;
-    }
     .chart {
       height: 260px;
     }
@@ -138,14 +123,9 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
       font-size: 0.9rem;
       color: var(--ink-soft);
     }
-    input {
-      min-height: 44px;
-      padding: 4px 8px;
-      color: var(--ink);
-      font: inherit;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 5px;
+    .typed {
+      display: inline-block;
+      width: auto;
     }
     table {
       width: 100%;

@@ -48,7 +48,7 @@ export interface Decision {
           <form (submit)="tell($event, one.advice, reason.value)">
             <label>
               {{ asking()!.choice === 'changed' ? 'What instead, and why?' : 'Why not?' }}
-              <input #reason type="text" maxlength="500" autocomplete="off" />
+              <input #reason class="typed" type="text" maxlength="500" autocomplete="off" />
             </label>
             <button mat-flat-button type="submit">Keep</button>
             <button mat-button type="button" (click)="asking.set(undefined)">Back</button>
@@ -56,15 +56,24 @@ export interface Decision {
         } @else {
           <div class="acts">
             <button
+              class="tap"
               type="button"
               (click)="decide.emit({ advice: one.advice, choice: 'accepted', reason: '' })"
             >
               Accept
             </button>
-            <button type="button" (click)="asking.set({ code: one.advice.code, choice: 'changed' })">
+            <button
+              class="tap"
+              type="button"
+              (click)="asking.set({ code: one.advice.code, choice: 'changed' })"
+            >
               Otherwise
             </button>
-            <button type="button" (click)="asking.set({ code: one.advice.code, choice: 'dismissed' })">
+            <button
+              class="tap"
+              type="button"
+              (click)="asking.set({ code: one.advice.code, choice: 'dismissed' })"
+            >
               Dismiss
             </button>
           </div>
@@ -130,18 +139,6 @@ export interface Decision {
       gap: 4px;
       margin-top: 6px;
     }
-    .acts button {
-      min-height: 44px;
-      padding: 0;
-      color: inherit;
-      font: inherit;
-      font-size: 0.88rem;
-      font-weight: 600;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
-    }
     .choice {
       display: flex;
       gap: 5px;
@@ -164,17 +161,12 @@ export interface Decision {
     label {
       font-size: 0.85rem;
     }
-    input {
-      box-sizing: border-box;
-      width: 100%;
-      min-height: 44px;
+    .acts .tap {
+      padding: 0;
+      font-size: 0.88rem;
+    }
+    .typed {
       margin-bottom: 6px;
-      padding: 6px 8px;
-      color: inherit;
-      font: inherit;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 5px;
     }
     .none {
       color: var(--ink-soft);

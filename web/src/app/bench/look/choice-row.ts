@@ -8,7 +8,12 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     <p [id]="id">{{ label() }}</p>
     <div role="group" [attr.aria-labelledby]="id">
       @for (choice of choices(); track choice) {
-        <button type="button" [attr.aria-pressed]="chosen().includes(choice)" (click)="toggle(choice)">
+        <button
+          class="tap"
+          type="button"
+          [attr.aria-pressed]="chosen().includes(choice)"
+          (click)="toggle(choice)"
+        >
           {{ choice }}
         </button>
       }
@@ -28,23 +33,6 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       display: flex;
       flex-wrap: wrap;
       gap: 6px;
-    }
-    button {
-      min-height: 44px;
-      padding: 4px 11px;
-      color: inherit;
-      font: inherit;
-      font-size: 0.92rem;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      color: var(--ember-ink);
-      font-weight: 650;
-      background: var(--ember);
-      border-color: var(--ember);
     }
   `,
 })

@@ -41,6 +41,7 @@ export interface FindingChoice {
             <div class="grades">
               @for (grade of kind.grades; track grade; let i = $index) {
                 <button
+                  class="tap"
                   type="button"
                   [attr.aria-pressed]="gradeOf(kind) === i + 1"
                   [class.vet]="kind.vetFrom !== undefined && i + 1 >= kind.vetFrom"
@@ -78,6 +79,7 @@ export interface FindingChoice {
       color: var(--ink);
     }
     li span {
+      margin-left: 6px;
       font-size: 0.85rem;
       color: var(--ink-soft);
     }
@@ -86,28 +88,13 @@ export interface FindingChoice {
       flex-wrap: wrap;
       gap: 6px;
     }
-    .grades button {
+    .grades .tap {
       display: inline-flex;
       gap: 4px;
       align-items: center;
-      min-height: 44px;
-      padding: 4px 12px;
-      color: var(--ink);
-      font: inherit;
-      font-size: 0.95rem;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
     }
-    .grades button.vet {
+    .grades .vet {
       border-color: var(--stop);
-    }
-    .grades button[aria-pressed='true'] {
-      color: var(--ember-ink);
-      font-weight: 650;
-      background: var(--ember);
-      border-color: var(--ember);
     }
     mat-icon {
       width: 18px;

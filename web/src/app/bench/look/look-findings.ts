@@ -31,7 +31,7 @@ export interface GivenAnswer {
             </p>
             <div class="answers">
               @for (answer of answers; track answer) {
-                <button type="button" (click)="answered.emit({ finding: question, answer })">
+                <button class="tap" type="button" (click)="answered.emit({ finding: question, answer })">
                   {{ answer }}
                 </button>
               }
@@ -53,6 +53,7 @@ export interface GivenAnswer {
               }
             </p>
             <input
+              class="typed"
               type="text"
               maxlength="500"
               placeholder="Note"
@@ -98,18 +99,6 @@ export interface GivenAnswer {
       gap: 4px;
       margin-top: 4px;
     }
-    .answers button {
-      min-height: 44px;
-      padding: 0;
-      color: inherit;
-      font: inherit;
-      font-size: 0.9rem;
-      font-weight: 600;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
-    }
     .finding {
       display: grid;
       grid-template-columns: auto 1fr auto;
@@ -138,18 +127,13 @@ export interface GivenAnswer {
       background: var(--sheet-sunk);
       border-radius: 4px;
     }
-    input {
-      box-sizing: border-box;
-      width: 100%;
+    .answers .tap {
+      padding: 0;
+    }
+    .finding .typed {
       min-height: 36px;
       margin-top: 2px;
-      padding: 4px 8px;
-      color: inherit;
-      font: inherit;
       font-size: 0.9rem;
-      background: var(--sheet);
-      border: 1px solid var(--rule-strong);
-      border-radius: 5px;
     }
     .none {
       color: var(--ink-soft);

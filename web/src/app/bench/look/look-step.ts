@@ -35,7 +35,7 @@ import { ChoiceRow } from './choice-row'
   template: `
     <p class="since">{{ sinceText() }}</p>
 
-    <details [open]="true">
+    <details class="fold" [open]="true">
       <summary>
         How it stands and moves <span class="muted">{{ side() }}</span>
       </summary>
@@ -65,7 +65,7 @@ import { ChoiceRow } from './choice-row'
       />
     </details>
 
-    <details>
+    <details class="fold">
       <summary>
         Work and going <span class="muted">{{ waysText() }}</span>
       </summary>
@@ -90,6 +90,7 @@ import { ChoiceRow } from './choice-row'
       <label class="text">
         Note on this visit
         <textarea
+          class="typed"
           rows="2"
           maxlength="5000"
           [value]="look().ways.notes"
@@ -98,7 +99,7 @@ import { ChoiceRow } from './choice-row'
       </label>
     </details>
 
-    <details [open]="look().vet.diagnosis !== 'none'">
+    <details class="fold" [open]="look().vet.diagnosis !== 'none'">
       <summary>
         The vet’s word <span class="muted">{{ look().vet.diagnosis }}</span>
       </summary>
@@ -110,15 +111,22 @@ import { ChoiceRow } from './choice-row'
       />
       <label class="text">
         Who said so
-        <input type="text" maxlength="200" [value]="look().vet.who" (input)="setVet('who', value($event))" />
+        <input
+          class="typed"
+          type="text"
+          maxlength="200"
+          [value]="look().vet.who"
+          (input)="setVet('who', value($event))"
+        />
       </label>
       <label class="text">
         On
-        <input type="date" [value]="look().vet.on" (input)="setVet('on', value($event))" />
+        <input class="typed" type="date" [value]="look().vet.on" (input)="setVet('on', value($event))" />
       </label>
       <label class="text">
         In the vet’s words
         <textarea
+          class="typed"
           rows="2"
           maxlength="5000"
           [value]="look().vet.words"
@@ -128,6 +136,7 @@ import { ChoiceRow } from './choice-row'
       <label class="text">
         Limits set
         <textarea
+          class="typed"
           rows="2"
           maxlength="5000"
           [value]="look().vet.limits"
@@ -136,7 +145,7 @@ import { ChoiceRow } from './choice-row'
       </label>
     </details>
 
-    <details data-fields>
+    <details class="fold" data-fields>
       <summary>
         The old shoe, before pulling <span class="muted">{{ side() }}</span>
       </summary>
@@ -168,7 +177,7 @@ import { ChoiceRow } from './choice-row'
       }
     </details>
 
-    <details data-fields>
+    <details class="fold" data-fields>
       <summary>
         The foot before the trim <span class="muted">{{ side() }}</span>
       </summary>
@@ -189,6 +198,7 @@ import { ChoiceRow } from './choice-row'
       <label class="text">
         Sole plane
         <textarea
+          class="typed"
           rows="2"
           maxlength="5000"
           [value]="foot().solePlane"
@@ -198,19 +208,6 @@ import { ChoiceRow } from './choice-row'
     </details>
   `,
   styles: `
-    details {
-      border-top: 1px solid var(--rule);
-    }
-    summary {
-      min-height: 44px;
-      padding: 10px 2px;
-      font-weight: 650;
-      cursor: pointer;
-    }
-    summary .muted {
-      font-size: 0.85rem;
-      font-weight: 400;
-    }
     .since {
       margin-bottom: 8px;
       font-weight: 600;
@@ -220,21 +217,6 @@ import { ChoiceRow } from './choice-row'
       margin-bottom: 10px;
       font-size: 0.85rem;
       color: var(--ink-soft);
-    }
-    .text input,
-    .text textarea {
-      display: block;
-      box-sizing: border-box;
-      width: 100%;
-      min-height: 44px;
-      padding: 8px 10px;
-      color: var(--ink);
-      font: inherit;
-      font-size: 1rem;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 5px;
-      resize: vertical;
     }
   `,
 })

@@ -55,11 +55,13 @@ import { FigureText } from '../../drawing/figure-text'
       </p>
     }
     <div class="acts">
-      <button type="button" (click)="use.emit({ school: balance().breakover.inUse, all: true })">
+      <button class="tap" type="button" (click)="use.emit({ school: balance().breakover.inUse, all: true })">
         Use for the whole horse
       </button>
       @if (setBack() !== undefined) {
-        <button type="button" (click)="setToe.emit(setBack()!)">Set the shoe’s toe back to it</button>
+        <button class="tap" type="button" (click)="setToe.emit(setBack()!)">
+          Set the shoe’s toe back to it
+        </button>
       }
     </div>
     <dl>
@@ -179,17 +181,6 @@ import { FigureText } from '../../drawing/figure-text'
       display: grid;
       gap: 4px;
       margin-bottom: 8px;
-    }
-    .acts button {
-      min-height: 44px;
-      color: inherit;
-      font: inherit;
-      font-size: 0.9rem;
-      font-weight: 600;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
     }
     thead th:first-child {
       width: 50%;

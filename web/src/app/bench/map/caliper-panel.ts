@@ -31,8 +31,10 @@ import { KeyboardCaliper } from './keyboard-caliper'
         (input)="opening.set(number($event))"
       />
       <div class="acts">
-        <button type="button" (click)="unit.set(unit() === 'mm' ? 'in' : 'mm')">{{ unit() }}</button>
-        <button type="button" class="send" (click)="send()">Send</button>
+        <button class="tap" type="button" (click)="unit.set(unit() === 'mm' ? 'in' : 'mm')">
+          {{ unit() }}
+        </button>
+        <button type="button" class="tap chief" (click)="send()">Send</button>
       </div>
       <p class="hint" role="status">{{ told() }}</p>
     </section>
@@ -71,23 +73,6 @@ import { KeyboardCaliper } from './keyboard-caliper'
       display: grid;
       grid-template-columns: 1fr 2fr;
       gap: 6px;
-    }
-    button {
-      min-height: 44px;
-      font: inherit;
-      font-weight: 650;
-    }
-    .acts button {
-      color: inherit;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 6px;
-      cursor: pointer;
-    }
-    .acts .send {
-      color: var(--ember-ink);
-      background: var(--ember);
-      border-color: var(--ember);
     }
     .hint {
       margin-top: 6px;

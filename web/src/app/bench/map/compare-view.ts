@@ -64,7 +64,7 @@ const SEEN = 25.4 / 16
     <div class="side">
       <label>
         Against
-        <select [value]="chosen()" (change)="chosen.set(value($event))" data-testid="against">
+        <select class="typed" [value]="chosen()" (change)="chosen.set(value($event))" data-testid="against">
           @for (other of others(); track other.key) {
             <option [value]="other.key" [selected]="other.key === chosen()">{{ other.label }}</option>
           }
@@ -166,16 +166,6 @@ const SEEN = 25.4 / 16
     label {
       font-size: 0.85rem;
       color: var(--ink-soft);
-    }
-    select {
-      display: block;
-      width: 100%;
-      min-height: 44px;
-      color: var(--ink);
-      font: inherit;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 5px;
     }
     table {
       width: 100%;
