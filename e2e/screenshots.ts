@@ -101,8 +101,8 @@ try {
   })
   await shoot('bench-shoe', WIDE, 'light', async (page) => {
     await bench('Buttercup')(page)
-    await page.getByRole('tab', { name: 'Shoe'   await page.locator('cr-modification-list').evaluate((list) => list.scrollIntoView())
-  }).click()
+    await page.getByRole('tab', { name: 'Shoe' }).click()
+    await page.locator('cr-modification-list').evaluate((list) => list.scrollIntoView())
   })
   await shoot('bench-nail', WIDE, 'light', async (page) => {
     await bench('Dunlin')(page)
