@@ -1,4 +1,4 @@
-import { formatLength, readFoot, type FootFigureKey } from '@crescent/core'
+import { formatLength, parseLength, type FootFigureKey } from '@crescent/core'
 import type { Page } from '@playwright/test'
 import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
 
@@ -149,18 +149,10 @@ test.describe('map', () => {
     // A quarter of an inch wider than the last time is an eighth on each side.
     const last = await page.evaluate(() => document.querySelector('select')!.selectedOptions[0]!.text)
     expect(last).toMatch(/^LF /)
-    await field(page, 'width').fill(`${width.replace('"', '')} `)
-    const mm = readFoot({
-      side: 'LF',
-      width: 140,
-      length: 140,
-      heelWidth: 90,
-      toeAngle: 50,
-      wallThickness: 10,
-    })
-    expect(mm.ok).toBe(true)
-    await field(page, 'width').fill('6"')
-    await expect(table.getByRole('row', { name: /^quarter \+\d+\/\d+" \+\d+\/\d+"$/ })).toBeVisible()
+    const before = parseLength(width, 'in')
+    if (!before.ok) throw new Error(before.message)
+    await field(page, 'width').fill(formatLength(before.mm + 25.4 / 4, STYLE))
+    await expect(table.getByRole('row', { name: 'quarter +1/8" +1/8"', exact: true })).toBeVisible()
     await expect(page.locator('cr-compare-view path[fill="url(#outside)"]').first()).toBeAttached()
 
     await page.getByTestId('against').selectOption({ label: 'itself, inner against outer' })

@@ -297,7 +297,7 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     label: 'Old shoe broke over',
     kind: 'length',
     group: 'landmarks',
-    where: 'How far behind the toe the worn shoe broke over, read before it is pulled.',
+    where: 'Lay the pulled shoe on the trimmed foot: how far behind its toe the wear shows the roll.',
     range: ({ length }) => [0, length * 0.5],
   },
   {

@@ -6,10 +6,11 @@ import { readFoot } from '../foot/measurements'
 import { footOutline } from '../foot/outline'
 import type { Vec } from '../geometry/vector'
 import { lookSchema, type Finding, type Look } from '../records/look'
-import { answered, openQuestions, standing } from './carry'
+import { answered, openQuestions, standing, withTap } from './carry'
 import { FINDING_KINDS, findingKind, kindsFor } from './finding-kinds'
 import { closedGates, gatesOf } from './gates'
 import { newLook } from './new-look'
+import { endProportion } from './old-shoe'
 import { placeAreas } from './place-areas'
 import { PLACES } from './places'
 
@@ -80,6 +81,46 @@ describe('findings carried forward', () => {
     expect(answered(finding({ grade: 1 }), 'better', ID).grade).toBe(1)
     expect(answered(finding({ grade: 3 }), 'worse', ID).grade).toBe(3)
     expect(answered(finding({ kind: 'club', place: 'foot', grade: 3 }), 'worse', ID).grade).toBe(4)
+  })
+})
+
+describe('withTap', () => {
+  const tap = (grade: number | null) => ({ kind: 'flare', place: 'outer-quarter', grade }) as const
+  const before = finding({ grade: 2, since: '2026-06-01' })
+
+  it('adds what is new to the foot, on the day of the visit', () => {
+    expect(withTap([], tap(1), undefined, 'new', '2026-11-23')).toEqual([
+      finding({ id: 'new', grade: 1, answer: 'new', since: '2026-11-23' }),
+    ])
+  })
+
+  it.each([
+    [1, 'better'],
+    [2, 'same'],
+    [3, 'worse'],
+  ] as const)('grade %d after grade 2 is %s and keeps the day it was first seen', (grade, answer) => {
+    const made = withTap([], tap(grade), before, 'new', '2026-11-23')
+    expect(made[0]).toMatchObject({ grade, answer, since: '2026-06-01' })
+    // Tapped anew at this visit the answer follows the grade, and the note stays.
+    const now = finding({ grade: 2, answer: 'same', note: 'by the nail', since: '2026-06-01' })
+    expect(withTap([now], tap(grade), before, 'new', '2026-11-23')).toEqual([{ ...now, grade, answer }])
+  })
+
+  it('takes back only what was tapped', () => {
+    const other = finding({ id: 'other', kind: 'rot', place: 'frog' })
+    expect(withTap([before, other], tap(null), before, 'new', '2026-11-23')).toEqual([other])
+  })
+})
+
+describe('endProportion', () => {
+  it('is bearing ahead of the widest part over bearing behind it (hand-worked)', () => {
+    // 66 - 6 = 60 ahead; 130 - 4 - 66 = 60 behind.
+    expect(endProportion({ breakover: 6, widest: 66, heelEnds: -4 }, 130)).toBe(1)
+  })
+  it('says nothing from readings that are missing or cannot be', () => {
+    expect(endProportion({ breakover: 6, widest: 66 }, 130)).toBeUndefined()
+    expect(endProportion({ breakover: 70, widest: 66, heelEnds: 0 }, 130)).toBeUndefined()
+    expect(endProportion({ breakover: 6, widest: 66, heelEnds: -60 }, 120)).toBeUndefined()
   })
 })
 

@@ -65,6 +65,18 @@ export function resolveFit(fit: ShoeInput['fit'], foot: Foot): Fit {
   }
 }
 
+/** The most the toe of a rim may be set back under the wall, as a share of the foot's length (common practice, no source). */
+const MOST_SET_BACK = 0.15
+
+/** Set back less than this nobody would see it, mm. */
+const LEAST_SET_BACK = 0.75
+
+/** The set-back that brings a breakover this much further back, mm; undefined where it is none or more than a fit allows. */
+export function setBackBy(fit: Fit, foot: Foot, more: number): number | undefined {
+  const back = fit.toeSetBack + more
+  return more < LEAST_SET_BACK || back > foot.length * MOST_SET_BACK ? undefined : back
+}
+
 /** Problems of a fit that no foot allows. */
 export function checkFit(fit: Fit, foot: Foot): Problem[] {
   return [
@@ -73,7 +85,10 @@ export function checkFit(fit: Fit, foot: Foot): Problem[] {
       -foot.length * 0.12,
       foot.length * 0.4,
     ]),
-    outOfRange('shoe.fit.toeSetBack', 'Toe set back', 'length', fit.toeSetBack, [0, foot.length * 0.15]),
+    outOfRange('shoe.fit.toeSetBack', 'Toe set back', 'length', fit.toeSetBack, [
+      0,
+      foot.length * MOST_SET_BACK,
+    ]),
   ].filter((problem) => problem !== undefined)
 }
 

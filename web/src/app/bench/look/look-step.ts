@@ -22,7 +22,6 @@ import {
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { FigureText } from '../../drawing/figure-text'
-import { benchActions } from '../../state/bench/bench.feature'
 import { lookActions, lookFeature } from '../../state/look/look.feature'
 import { FigureField } from '../figure-field'
 import { ChoiceRow } from './choice-row'
@@ -286,9 +285,6 @@ export class LookStep {
     const figures = { ...this.foot()[group], [figure.key]: value } as Record<string, unknown>
     if (value === undefined) delete figures[figure.key]
     this.putFoot({ ...this.foot(), [group]: figures }, field)
-    // The perimeter school rolls the shoe where the old one was worn.
-    if (field === 'old-breakover' && (value === undefined || value >= 0))
-      this.store.dispatch(benchActions.setFigure({ key: 'wornBreakover', value }))
   }
 
   protected problemOf(figure: LookFigure, field: string): string | undefined {

@@ -1,6 +1,6 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
-import { advise, clashOf, footMap, usualFoot, type Finding, type PlaceKey, type Side } from '@crescent/core'
+import { advise, clashOf, footMap, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { ask } from '../../common/ask-dialog'
@@ -22,6 +22,7 @@ export class Looking {
   private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
   private readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
   private readonly conflict = this.store.selectSignal(lookFeature.selectConflict)
+  private readonly before = this.store.selectSignal(lookFeature.selectBefore)
   private readonly allQuestions = this.store.selectSignal(lookFeature.selectQuestions)
 
   readonly look = this.store.selectSignal(lookFeature.selectLook)
@@ -103,25 +104,14 @@ export class Looking {
 
   private record(side: Side, place: PlaceKey, { kind, grade }: FindingChoice): void {
     const foot = this.look()!.feet[side]
-    const at = foot.findings.findIndex((one) => one.kind === kind && one.place === place)
-    const found = foot.findings[at]
-    const findings = [...foot.findings]
-    if (grade === null) findings.splice(at, 1)
-    else if (found) findings[at] = { ...found, grade, answer: found.answer === 'gone' ? 'new' : found.answer }
-    else findings.push(this.newFinding(kind, place, grade, side))
+    const before = this.before()?.feet[side].findings.find(
+      (one) => one.kind === kind && one.place === place && one.answer !== 'gone',
+    )
+    const tap = { kind, place, grade }
+    const findings = withTap(foot.findings, tap, before, crypto.randomUUID(), this.page()!.visit.date)
     this.store.dispatch(lookActions.setFoot({ side, foot: { ...foot, findings }, touched: '' }))
     if (grade !== null && this.closedGates().some((gate) => gate.key === `${side} ${kind} ${place} ${grade}`))
       this.readGates()
-  }
-
-  /** A finding that was there at the last visit is the same one, better or worse; else it is new. */
-  private newFinding(kind: Finding['kind'], place: PlaceKey, grade: number, side: Side): Finding {
-    const before = this.allQuestions()
-      .find((one) => one.side === side)
-      ?.questions.find((one) => one.kind === kind && one.place === place)
-    const answer = !before ? 'new' : grade > before.grade ? 'worse' : grade < before.grade ? 'better' : 'same'
-    const since = before?.since ?? this.page()!.visit.date
-    return { id: crypto.randomUUID(), kind, place, grade, note: '', answer, since }
   }
 
   /** Nothing goes on past a finding that calls for the vet until it was read and something was said to it. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
-import type { Balance, BreakoverSchool, Plan, SchoolResult } from '@crescent/core'
+import { setBackBy, type Balance, type BreakoverSchool, type Plan, type SchoolResult } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 
 /** Breakover by every school, proportion, toe lever, heel ends and the line of the limb, in numbers. */
@@ -254,9 +254,7 @@ export class BalancePanel {
   /** A plain shoe can be set back to a breakover that lies behind its toe, as far as a fit allows. */
   protected readonly setBack = computed(() => {
     const { foot, balance, fit } = this.plan()
-    if (balance.aheadOfSchool === undefined || balance.aheadOfSchool < 0.75) return undefined
-    const back = fit.toeSetBack + balance.aheadOfSchool
-    return back <= foot.length * 0.15 ? back : undefined
+    return balance.aheadOfSchool === undefined ? undefined : setBackBy(fit, foot, balance.aheadOfSchool)
   })
 
   private aheadText({ answer }: SchoolResult): string {

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core'
-import { footOutline, planShoe, readFoot, type BreakoverSchool } from '@crescent/core'
+import { endProportion, footOutline, planShoe, readFoot, type BreakoverSchool } from '@crescent/core'
 import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import { Store } from '@ngrx/store'
 import { throttleTime } from 'rxjs'
@@ -70,7 +70,8 @@ export class Mapping {
       ...now,
       ...(width !== undefined && { width }),
       ...(length !== undefined && { length }),
-      ...(heelWidth !== undefined && { heelWidth }),
+      // Before the trim heels are read outside to outside, however they are measured after it.
+      ...(heelWidth !== undefined && { heelWidth, heelMeasure: 'outside' as const }),
     })
     if (!read.ok) return undefined
     return { outline: footOutline(read.value.foot).track.points, toeY: read.value.foot.widestFromToe }
@@ -91,17 +92,14 @@ export class Mapping {
   /** Proportion at the end of the cycle, from the old shoe as it lay, against that of the shoe now. */
   readonly oldShoeText = computed(() => {
     const old = this.look()?.feet[this.side()].oldShoe
-    if (old?.breakover === undefined || old.widest === undefined || old.heelEnds === undefined) return ''
     const length = this.untrimmed()?.length ?? this.plan()?.foot.length
-    if (length === undefined) return ''
-    const ahead = old.widest - old.breakover
-    const behind = length + old.heelEnds - old.widest
-    if (ahead <= 0 || behind <= 0) return ''
+    const ended = old && length !== undefined ? endProportion(old, length) : undefined
+    if (ended === undefined) return ''
     const began = this.wornBalance()?.ratio
     return [
       'Ahead to behind the widest part:',
       began === undefined ? '' : `the old shoe began its cycle at ${began.toFixed(2)},`,
-      `${began === undefined ? 'the old shoe ' : ''}ended it at ${(ahead / behind).toFixed(2)};`,
+      `${began === undefined ? 'the old shoe ' : ''}ended it at ${ended.toFixed(2)};`,
       `this one starts at ${this.plan()?.balance.ratio.toFixed(2)}.`,
     ]
       .filter(Boolean)

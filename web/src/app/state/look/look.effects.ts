@@ -84,13 +84,17 @@ export const storeLook = createEffect(
 export const keepLook = createEffect(
   (store = inject(Store)) => {
     const state = store.select(lookFeature.selectLookState)
+    // Another window may keep a look at the same visit: only what this one put there is taken away again.
+    const mine = new Set<string>()
     const leaving = merge(fromEvent(window, 'pagehide'), fromEvent(document, 'visibilitychange'))
     return merge(state.pipe(debounceTime(120)), leaving.pipe(switchMap(() => state.pipe(take(1))))).pipe(
       tap(({ visitId, look, entries, unsaved }) => {
         if (!visitId || !look) return
-        if (unsaved || Object.keys(entries).length > 0)
-          browserStore.write(keptKey(visitId), { look, entries })
-        else browserStore.remove(keptKey(visitId))
+        const key = keptKey(visitId)
+        if (unsaved || Object.keys(entries).length > 0) {
+          browserStore.write(key, { look, entries })
+          mine.add(key)
+        } else if (mine.delete(key)) browserStore.remove(key)
       }),
     )
   },

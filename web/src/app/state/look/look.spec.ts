@@ -207,4 +207,10 @@ describe('keeping the look', () => {
       entries: { 'LF old-widest': 'two' },
     })
   })
+
+  it('leaves alone what another window keeps of the same visit', () => {
+    browserStore.write('look.visit', { look: newLook('theirs', 'visit'), entries: {} })
+    vi.advanceTimersByTime(1_000)
+    expect(browserStore.read<{ look: Look }>('look.visit')?.look.id).toBe('theirs')
+  })
 })
