@@ -56,8 +56,11 @@ export { advise } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { clashOf, modification, MODIFICATIONS } from './shoe/modifications'
 export type {
+  CourseStep,
+  Guide,
   Modification,
   ModificationField,
+  ModificationHandle,
   Part as ShoePart,
   ShoeContext,
 } from './shoe/modifications/modification'
@@ -66,10 +69,32 @@ export { FIT_PRESETS, setBackBy, type Fit, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
 export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
-export { resolveNails, type NailPlan } from './nails/holes'
+export { resolveNails, withHole, type BranchNails, type HoleChange, type NailPlan } from './nails/nail-plan'
+export { markPlace, type ClearStretch } from './nails/keep-clear'
+export type { Nailing } from './nails/nailing'
+export { SCHOOLS_OF_NAILING, type NailSchoolName } from './nails/schools'
+export { USUAL_NAIL_SIZES } from './nails/sizes'
+export { turningRadius, type SeenNail, type TurningRadius } from './nails/turning'
+export { sectionOutline, type SectionForm } from './shoe/section-form'
+export type { SectionCut } from './shoe/build'
+export { differences, type Difference } from './shoe/difference'
+export { elevation } from './shoe/elevation'
+export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './shoe/solid'
+export { TEMPLATES, templatesFor, type Template } from './shoe/templates'
+export { wallSection, type WallSection } from './nails/wall-section'
+export { clearOfFindings } from './look/keep-clear'
+export { FORGING_STAGES, type ForgingStep } from './shoe/forging'
 export { checkWorkshop, resolveWorkshop, USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop } from './workshop'
-export { planShoe, type Plan } from './plan'
-export type { Animal, BreakoverSchool, FootInput, HeelMeasure, Side, TipSource } from './records/foot'
+export { planShoe, type Plan, type PlannedModification } from './plan'
+export type {
+  Animal,
+  BreakoverSchool,
+  FootInput,
+  HeelMeasure,
+  KeepClear,
+  Side,
+  TipSource,
+} from './records/foot'
 export type {
   Acknowledgement,
   AdviceChoice,
@@ -85,6 +110,7 @@ export type {
   FitName,
   FitNumbers,
   Material,
+  NailSize,
   Section,
   SectionShape,
   ShoeInput,

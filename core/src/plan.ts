@@ -10,17 +10,30 @@ import { widestPart, type WidestPart } from './foot/widest-part'
 import { placeAt, trackLength, type Track } from './geometry/track'
 import type { Vec } from './geometry/vector'
 import { workIron, type Iron } from './iron/iron'
-import { checkNails, placeHoles, resolveNails } from './nails/holes'
+import { checkHolePlaces, placeHoles } from './nails/holes'
+import { clearStretches, type ClearStretch } from './nails/keep-clear'
+import { checkNails, resolveNails } from './nails/nail-plan'
+import { chooseNail, type Nailing } from './nails/nailing'
 import { judgeNails, type Nail } from './nails/nails'
 import { ProblemError, type Problem } from './problem'
 import type { FootInput } from './records/foot'
 import type { ShoeInput, WorkshopInput } from './records/shoe'
 import { suggestSection, type SuggestedSection } from './shoe/common-sections'
 import { checkFit, resolveFit, type Fit } from './shoe/fit'
-import { plainProfile, type Profile } from './shoe/profile'
-import type { Part, ShoeContext } from './shoe/modifications/modification'
-import { resolveModifications, type Chosen } from './shoe/modifications/resolve'
-import { layRims, shoeBody, toeStation, type Rims } from './shoe/rims'
+import { buildBar, modifiedRims, type SectionCut } from './shoe/build'
+import { coverOf } from './shoe/cover'
+import { forgingOrder, type ForgingStep } from './shoe/forging'
+import { plainLay } from './shoe/lay'
+import type { Profile } from './shoe/profile'
+import type {
+  CourseStep,
+  Guide,
+  ModificationHandle,
+  Part,
+  ShoeContext,
+} from './shoe/modifications/modification'
+import { refusals, resolveModifications, warningsOf, type Chosen } from './shoe/modifications/resolve'
+import { layRims, shoeBody, type Rims } from './shoe/rims'
 import { centroidFromOuter, checkSection } from './shoe/section'
 import { checkWorkshop, resolveWorkshop } from './workshop'
 
@@ -45,14 +58,31 @@ export interface Plan {
   /** The shoe across its heel ends, mm, the ways farriers compare it: outside, and middle to middle of the web. */
   heels: { outside: number; middleOfWeb: number }
   profile: Profile
+  /** The finished section at each place, from heel to heel. */
+  cuts: SectionCut[]
   /** Pieces beside the branches, as they are drawn and cut. */
   parts: Part[]
   /** Each modification with its defaults and what it comes to, in words. */
-  modifications: { kind: string; values: Readonly<Record<string, number>>; told: string[] }[]
+  modifications: PlannedModification[]
+  /** The order of the work. */
+  forging: ForgingStep[]
   iron: Iron
   suggestion: SuggestedSection
   nails: Nail[]
+  nailing: Nailing
+  /** What the nails keep clear of, as stretches of the outline. */
+  keepClear: ClearStretch[]
   cautions: Caution[]
+}
+
+/** A modification as it was worked out. */
+export interface PlannedModification {
+  kind: string
+  values: Readonly<Record<string, number>>
+  told: string[]
+  handles: ModificationHandle[]
+  guides: Guide[]
+  course: CourseStep[]
 }
 
 /**
@@ -62,10 +92,10 @@ export interface Plan {
  */
 export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: WorkshopInput = {}): Plan {
   const workshop = resolveWorkshop(workshopInput)
-  const nailPlan = resolveNails(shoe.nails)
+  const asked = resolveNails(shoe.nails)
   const problems: Problem[] = [
     ...checkSection(shoe.section),
-    ...checkNails(nailPlan),
+    ...checkNails(asked),
     ...checkWorkshop(workshop),
   ]
   const read = readFoot(footInput)
@@ -77,39 +107,58 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
 
   const { section } = shoe
   const outline = footOutline(foot)
-  const rims = layRims(outline, fit, section.width, centroidFromOuter(section))
-  if (trackLength(rims.inner) < trackLength(rims.outer) / 4)
+  const lay = plainLay(fit, outline, section.width)
+  const centroidShare = centroidFromOuter(section) / section.width
+  const plain = layRims(outline, lay, centroidShare)
+  if (trackLength(plain.inner) < trackLength(plain.outer) / 4)
     throw new ProblemError([tooWide(section.width, foot)])
-  if (branchesMeet(rims)) throw new ProblemError([meeting(fit)])
+  if (branchesMeet(plain)) throw new ProblemError([meeting(fit)])
   const widest = widestPart(footInput)
   const marks = landmarks(foot, outline)
-  const heelEnds = { lateral: rims.outer.points[0]![1], medial: rims.outer.points.at(-1)![1] }
   const schoolY = breakover({
     foot,
     assumed,
     widestKnown: widestKnown(assumed, widest),
-    heelEndY: Math.min(heelEnds.lateral, heelEnds.medial),
+    heelEndY: Math.min(...heelEndsOf(plain)),
   }).y
-  const context: ShoeContext = {
-    ...{ foot, assumed, outline, landmarks: marks, fit, section, rims },
+  const plainContext: ShoeContext = {
+    ...{ foot, assumed, outline, landmarks: marks, fit, section, plain, rims: plain },
+    holes: placeHoles(foot, outline, plain, asked),
     ...(schoolY !== undefined && { schoolY }),
   }
-  const { chosen, problems: refused } = resolveModifications(shoe.modifications, context)
+  const { chosen, problems: refused } = resolveModifications(shoe.modifications, plainContext)
   if (refused.length > 0) throw new ProblemError(refused)
-  const profile = chosen.reduce(
-    (bar, { modification, values }) => modification.reshape?.(bar, context, values) ?? bar,
-    plainProfile(rims, toeStation(rims), section),
-  )
+  const rims = modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  const context: ShoeContext = rims === plain ? plainContext : { ...plainContext, rims }
+  const impossible = refusals(chosen, context)
+  if (impossible.length > 0) throw new ProblemError(impossible)
+  if (branchesMeet(rims)) throw new ProblemError([meeting(fit)])
+
+  const { profile, cuts } = buildBar(chosen, context)
   const parts = chosen.flatMap(({ modification, values }) => modification.parts?.(context, values) ?? [])
-  const holes = placeHoles(foot, outline, rims, section, nailPlan)
-  const nails = judgeNails(foot, outline, holes, workshop)
-  const iron = workIron(foot, section, rims, profile, holes, workshop, parts)
+  const nailPlan = chosen.reduce(
+    (nailed, { modification, values }) => modification.nails?.(nailed, context, values) ?? nailed,
+    asked,
+  )
+  const misplaced = checkHolePlaces(rims, nailPlan)
+  if (misplaced.length > 0) throw new ProblemError(misplaced)
+  const holes = placeHoles(foot, outline, rims, nailPlan)
+  const clear = clearStretches(footInput.keepClear ?? [], outline)
+  const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear)
+  const padding = chosen.reduce(
+    (sum, { modification, values }) => sum + (modification.padding?.(values) ?? 0),
+    0,
+  )
+  const nailing = chooseNail(nails, nailPlan, section.thickness, padding, workshop.nailSizes)
+  const work = chosen.flatMap(({ modification, values }) => modification.marks?.(context, values) ?? [])
+  const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work)
   const suggestion = suggestSection(foot, fit.name)
+  const [lateralEnd, medialEnd] = heelEndsOf(rims)
   const balance = balanceOf({
     foot,
     assumed,
     widest,
-    heelEnds,
+    heelEnds: { lateral: lateralEnd, medial: medialEnd },
     shoeToeY: rollsAt(chosen, context),
   })
   return {
@@ -121,22 +170,31 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
       outer: rims.outer.points,
       inner: rims.inner.points,
       centreline: rims.centreline.points,
-      body: shoeBody(rims, section.width),
+      body: shoeBody(rims),
     },
     landmarks: marks,
     widest,
     balance,
     heels: heelWidths(rims),
     profile,
+    cuts,
     parts,
     modifications: chosen.map(({ modification, values }) => ({
       kind: modification.kind,
       values,
       told: modification.tell?.(context, values) ?? [],
+      handles: modification.handles?.(context, values) ?? [],
+      guides: modification.guides?.(context, values) ?? [],
+      course: modification.course?.(context, values) ?? [],
     })),
+    forging: forgingOrder(
+      chosen.flatMap(({ modification, values }) => modification.forging?.(context, values) ?? []),
+    ),
     iron,
     suggestion,
     nails,
+    nailing,
+    keepClear: clear,
     cautions: collectCautions({
       foot,
       questions,
@@ -149,7 +207,11 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
       rims,
       iron,
       nails,
+      nailing,
+      cover: rims === plain ? [] : coverOf(outline, rims.outer),
+      outline,
       chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
+      together: warningsOf(chosen),
       heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0),
     }),
   }
@@ -162,6 +224,11 @@ function rollsAt(chosen: readonly Chosen[], context: ShoeContext): number {
     (y, { modification, values }) => Math.min(y, modification.breakover?.(context, values) ?? y),
     toe,
   )
+}
+
+/** y of the outer corners of the heels, lateral first. */
+function heelEndsOf({ outer }: Rims): [number, number] {
+  return [outer.points[0]![1], outer.points.at(-1)![1]]
 }
 
 /** Least room between the two heel ends, mm: less and the branches of an open shoe lie on each other. */

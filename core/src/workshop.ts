@@ -1,12 +1,18 @@
 import { outOfRange } from './range'
 import type { Problem } from './problem'
+import { USUAL_NAIL_SIZES } from './nails/sizes'
 import type { WorkshopInput } from './records/shoe'
 
 /** A workshop with every figure known, mm. */
 export type Workshop = Required<WorkshopInput>
 
 /** Until real jobs say otherwise: nothing lost, nothing added, and a usual turn of the nail. */
-export const USUAL_WORKSHOP: Workshop = { scaleLoss: 0, correction: 0, turningRadius: 22 }
+export const USUAL_WORKSHOP: Workshop = {
+  scaleLoss: 0,
+  correction: 0,
+  turningRadius: 22,
+  nailSizes: [...USUAL_NAIL_SIZES],
+}
 
 /** What each workshop figure is and what is possible. */
 export const WORKSHOP_FIGURES = [
@@ -29,7 +35,7 @@ export const WORKSHOP_FIGURES = [
     range: [8, 80],
   },
 ] as const satisfies readonly {
-  key: keyof Workshop
+  key: Exclude<keyof Workshop, 'nailSizes'>
   label: string
   where: string
   range: readonly [number, number]

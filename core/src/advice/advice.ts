@@ -1,5 +1,6 @@
 import type { Foot } from '../foot/measurements'
 import type { FindingKindKey } from '../look/finding-kinds'
+import type { NailSchoolName } from '../nails/schools'
 import type { BreakoverSchool, Side } from '../records/foot'
 import type { Finding, FootLook, Look } from '../records/look'
 import type { FitName } from '../records/shoe'
@@ -32,6 +33,8 @@ export interface AdviceChange {
   /** Holes that are driven in each branch. */
   driven?: { lateral: number[]; medial: number[] }
   breakoverSchool?: BreakoverSchool
+  /** Whose limits the nails keep to. */
+  nailSchool?: NailSchoolName
   /** A modification put on the shoe with its defaults. */
   modification?: string
 }

@@ -1,14 +1,18 @@
 import type { Caution, Severity } from './caution'
 import { balanceCautions } from './balance-cautions'
 import type { CautionContext, CautionRule } from './context'
+import { coverCautions } from './cover-cautions'
 import { fitCautions } from './fit-cautions'
 import { footCautions } from './foot-cautions'
 import { ironCautions } from './iron-cautions'
 import { nailCautions } from './nail-cautions'
+import { togetherCautions } from './together-cautions'
 
 /** Every rule; a new one is one file and one line here. */
 const RULES: readonly CautionRule[] = [
   ({ chosen }) => [...chosen],
+  togetherCautions,
+  coverCautions,
   nailCautions,
   footCautions,
   balanceCautions,

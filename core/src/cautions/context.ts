@@ -3,7 +3,10 @@ import type { Balance } from '../foot/balance/balance'
 import type { Landmarks } from '../foot/landmarks'
 import type { WidestPart } from '../foot/widest-part'
 import type { Iron } from '../iron/iron'
+import type { FootOutline } from '../foot/outline'
+import type { Nailing } from '../nails/nailing'
 import type { Nail } from '../nails/nails'
+import type { Cover } from '../shoe/cover'
 import type { Section } from '../records/shoe'
 import type { SuggestedSection } from '../shoe/common-sections'
 import type { Fit } from '../shoe/fit'
@@ -23,8 +26,14 @@ export interface CautionContext {
   rims: Rims
   iron: Iron
   nails: readonly Nail[]
+  nailing: Nailing
+  outline: FootOutline
+  /** How far the rim stands outside the wall all round, where a modification laid it anew. */
+  cover: readonly Cover[]
   /** Cautions the modifications bring. */
   chosen: readonly Caution[]
+  /** Modifications that stand together with a warning. */
+  together: readonly { title: string; text: string }[]
   /** Nails the clips stand in for. */
   heldByClips: number
 }

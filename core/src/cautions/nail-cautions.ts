@@ -1,8 +1,12 @@
 import type { Nail } from '../nails/nails'
+import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { CautionRule } from './context'
 
+/** Exits further apart than this are seen, mm (common practice, no source). */
+const EXIT_SPREAD = 6
+
 /** Cautions that come from the nails. Empty holes are judged but warn only of pricking. */
-export const nailCautions: CautionRule = ({ nails, heldByClips }) => {
+export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
   const driven = nails.filter((nail) => nail.driven)
   const with_ = (...verdicts: Nail['verdict'][]) => driven.filter((nail) => verdicts.includes(nail.verdict))
   const found: ReturnType<CautionRule> = []
@@ -35,6 +39,73 @@ export const nailCautions: CautionRule = ({ nails, heldByClips }) => {
       title: 'Nail holds little wall',
       text: `${names(low)}: ${low[0]!.why}`,
       action: 'Punch it coarser or take a wider web.',
+    })
+  }
+  const inTheWay = with_('in-the-way')
+  if (inTheWay.length > 0) {
+    found.push({
+      code: 'nail-in-the-way',
+      severity: 'caution',
+      title: 'Nail where the wall does not hold',
+      text: `${names(inTheWay)}: ${inTheWay[0]!.why}`,
+      action: 'Move the hole along the crease, or leave it empty.',
+    })
+  }
+  for (const school of SCHOOLS_OF_NAILING.filter(({ name }) => name === nailing.school)) {
+    const beyond = driven.filter((nail) => nail.beyond)
+    if (beyond.length === 0) continue
+    found.push({
+      code: 'nail-beyond-limit',
+      severity: 'caution',
+      title: `Nail beyond the limit: ${school.label.toLowerCase()}`,
+      text: `${names(beyond)}: ${beyond[0]!.beyond === 'forward' ? 'too far forward' : 'too far back'}. ${school.rule}`,
+      action: 'Move the hole within the limit, or leave it empty.',
+    })
+  }
+  const { size, need, unknownSize, exits } = nailing
+  if (unknownSize !== undefined) {
+    found.push({
+      code: 'nail-size-unknown',
+      severity: 'note',
+      title: `Nail “${unknownSize}” is not on the shelf`,
+      text: 'It is not in the table of nails any more.',
+      action: 'Choose another, or put it back into the table.',
+    })
+  }
+  if (need && !size && unknownSize === undefined) {
+    found.push({
+      code: 'nail-none-fits',
+      severity: 'caution',
+      title: 'No nail on the shelf fits',
+      text: `It must reach ${Math.round(need.length)} mm and be no thicker than ${need.shank.toFixed(1)} mm.`,
+      action: 'Punch the holes finer, take a thinner shoe, or add a nail to the table.',
+    })
+  }
+  if (need && size && size.length < need.length - 1) {
+    found.push({
+      code: 'nail-short',
+      severity: 'caution',
+      title: 'Nail too short to clinch',
+      text: `${size.name} is ${Math.round(size.length)} mm long; the longest way takes ${Math.round(need.length)} mm.`,
+      action: 'Take a longer nail.',
+    })
+  }
+  if (need && size && size.shank > need.shank + 0.1) {
+    found.push({
+      code: 'nail-stout',
+      severity: 'caution',
+      title: 'Nail stout for this wall',
+      text: `${size.name} is ${size.shank.toFixed(1)} mm thick; a wall this thin splits above ${need.shank.toFixed(1)} mm.`,
+      action: 'Take a slimmer nail.',
+    })
+  }
+  if (exits && exits.high - exits.low > EXIT_SPREAD) {
+    found.push({
+      code: 'exits-spread',
+      severity: 'note',
+      title: 'Clinches not in one line',
+      text: `The exits spread over ${Math.round(exits.high - exits.low)} mm.`,
+      action: 'Lean each nail as the wall leans there; even out the insets.',
     })
   }
   const held = driven.filter((nail) => nail.heldByWeb)

@@ -2,7 +2,7 @@ import type { Animal, FootInput } from '../records/foot'
 import type { FigureKind } from '../units/figure'
 
 /** What is chosen about a foot, not measured. */
-export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy'
+export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear'
 
 /** Every figure of a foot that can be typed. */
 export type FootFigureKey = Exclude<keyof FootInput, FootChoice>

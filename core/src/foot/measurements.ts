@@ -23,7 +23,7 @@ type UnguessedKey =
  * A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. Heel width is outside
  * to outside, whichever way it was taken.
  */
-export type Foot = Omit<Required<FootInput>, UnguessedKey> & Pick<FootInput, UnguessedKey>
+export type Foot = Omit<Required<FootInput>, UnguessedKey | 'keepClear'> & Pick<FootInput, UnguessedKey>
 
 export interface ReadFoot {
   foot: Foot

@@ -26,3 +26,8 @@ export const along = (a: Vec, direction: Vec, amount: number): Vec => [
   a[0] + direction[0] * amount,
   a[1] + direction[1] * amount,
 ]
+/** a turned about the origin by radians, to the left for positive. */
+export const rotated = ([x, y]: Vec, by: number): Vec => [
+  x * Math.cos(by) - y * Math.sin(by),
+  x * Math.sin(by) + y * Math.cos(by),
+]

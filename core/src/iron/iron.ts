@@ -1,8 +1,9 @@
-import { nearestStation, trackLength } from '../geometry/track'
+import { nearestStation, placeAt, trackLength } from '../geometry/track'
+import type { Vec } from '../geometry/vector'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
-import type { Part } from '../shoe/modifications/modification'
+import type { Part, WorkMark } from '../shoe/modifications/modification'
 import { profileVolume, volumeTo, type Profile } from '../shoe/profile'
 import { toeStation, type Rims } from '../shoe/rims'
 import { DENSITY, sectionArea } from '../shoe/section'
@@ -13,7 +14,7 @@ export type Branch = 'lateral' | 'medial'
 
 /** A place to mark on the straight bar. */
 export interface BarMark {
-  kind: 'toe' | 'hole' | 'heel-end'
+  kind: 'toe' | 'hole' | 'heel-end' | 'work'
   label: string
   /** The branch it lies on; none for the toe. */
   branch: Branch | null
@@ -26,6 +27,8 @@ export interface BarMark {
 /** A piece that is cut apart from the bar: width, thickness and length in mm, weight in g. */
 export interface IronPart {
   label: string
+  /** How many alike; one where it is not said. */
+  count?: number
   width: number
   thickness: number
   length: number
@@ -62,12 +65,14 @@ export function workIron(
   holes: readonly NailHole[],
   workshop: Workshop,
   parts: readonly Part[] = [],
+  work: readonly WorkMark[] = [],
 ): Iron {
   const area = sectionArea(section)
   const onBar = (s: number) => volumeTo(profile, s) / area
   const volume = profileVolume(profile)
   const density = DENSITY[section.material] * 1e-6
-  const added = parts.reduce((sum, part) => sum + part.volume, 0)
+  const ofPart = (part: Part) => part.volume * (part.density ? part.density * 1e-6 : density)
+  const added = parts.reduce((sum, part) => sum + ofPart(part), 0)
   // Scale and the workshop's own correction are shared by both ends.
   const extra = (workshop.scaleLoss + workshop.correction) / 2
   // What closes the shoe behind the heels is turned from the same bar: half of it at either end.
@@ -81,14 +86,14 @@ export function workIron(
     cutLength,
     centrelineLength: trackLength(rims.centreline),
     volume,
-    weight: (volume + added) * density,
+    weight: profileVolume(profile, profile.finished) * density + added,
     branches,
-    parts: parts.flatMap(({ label, stock, volume: own }) =>
-      stock ? [{ label, ...stock, weight: own * density }] : [],
+    parts: parts.flatMap((part) =>
+      part.stock ? [{ label: part.label, ...part.stock, weight: ofPart(part) }] : [],
     ),
     rules: rulesOfThumb(foot, cutLength),
     closing,
-    marks: barMarks(rims, holes, branches, closing / 2, onBar),
+    marks: barMarks(rims, holes, work, branches, closing / 2, onBar),
   }
 }
 
@@ -103,21 +108,26 @@ function rulesOfThumb(foot: Foot, cutLength: number): Iron['rules'] {
 function barMarks(
   rims: Rims,
   holes: readonly NailHole[],
+  work: readonly WorkMark[],
   branches: Record<Branch, number>,
   beyondHeel: number,
   onBar: (s: number) => number,
 ): BarMark[] {
   const toe = toeStation(rims)
-  const holeMarks = holes.map((hole): BarMark => {
-    const along = Math.abs(onBar(nearestStation(rims.centroid, [hole.x, hole.y]) - toe))
-    return {
-      kind: 'hole',
-      label: `Hole ${hole.number}`,
-      branch: hole.branch,
-      fromMiddle: along,
-      fromEnd: branches[hole.branch] - along,
-    }
-  })
+  const at = (point: Vec, branch: Branch) => {
+    const fromMiddle = Math.abs(onBar(nearestStation(rims.centroid, point) - toe))
+    return { branch, fromMiddle, fromEnd: branches[branch] - fromMiddle }
+  }
+  const holeMarks = holes.map((hole): BarMark => ({
+    kind: 'hole',
+    label: `Hole ${hole.number}`,
+    ...at([hole.x, hole.y], hole.branch),
+  }))
+  const workMarks = work.map(({ label, station }): BarMark => ({
+    kind: 'work',
+    label,
+    ...at(placeAt(rims.outer, station).point, station < rims.toe ? 'lateral' : 'medial'),
+  }))
   const heelEnd = (branch: Branch): BarMark => ({
     kind: 'heel-end',
     label: 'Heel end',
@@ -133,5 +143,7 @@ function barMarks(
     fromEnd: branches.lateral,
   }
   const place = (mark: BarMark) => (mark.branch === 'lateral' ? -mark.fromMiddle : mark.fromMiddle)
-  return [heelEnd('lateral'), toeMark, ...holeMarks, heelEnd('medial')].sort((a, b) => place(a) - place(b))
+  return [heelEnd('lateral'), toeMark, ...holeMarks, ...workMarks, heelEnd('medial')].sort(
+    (a, b) => place(a) - place(b),
+  )
 }

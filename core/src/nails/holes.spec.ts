@@ -11,7 +11,9 @@ import { FIVE_BY_FIVE } from '../samples'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { resolveFit } from '../shoe/fit'
 import { layRims } from '../shoe/rims'
-import { placeHoles, resolveNails } from './holes'
+import { plainLay } from '../shoe/lay'
+import { placeHoles } from './holes'
+import { resolveNails } from './nail-plan'
 
 const WIDTH = 20
 
@@ -20,9 +22,8 @@ function holesOf(input: FootInput, width = WIDTH, fit: Parameters<typeof resolve
   if (!read.ok) throw new Error(JSON.stringify(read.problems))
   const { foot } = read.value
   const outline = footOutline(foot)
-  const rims = layRims(outline, resolveFit(fit, foot), width, width / 2)
-  const section = { shape: 'flat', width, thickness: 8, material: 'steel' } as const
-  return { foot, outline, rims, holes: placeHoles(foot, outline, rims, section, resolveNails(undefined)) }
+  const rims = layRims(outline, plainLay(resolveFit(fit, foot), outline, width), 0.5)
+  return { foot, outline, rims, holes: placeHoles(foot, outline, rims, resolveNails(undefined)) }
 }
 
 describe('placeHoles, for any foot', () => {

@@ -1,12 +1,13 @@
 import type { Problem } from '../problem'
 import type { Foot } from '../foot/measurements'
-import { nearestStation, placeAt } from '../geometry/track'
+import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import type { FootOutline } from '../foot/outline'
 import { wallThicknessAt } from '../foot/wall'
 import type { Branch } from '../iron/iron'
-import type { Section, ShoeInput } from '../records/shoe'
-import type { Rims } from '../shoe/rims'
+import { webAt, type Rims } from '../shoe/rims'
+import type { NailPlan } from './nail-plan'
+import { nailSchool } from './schools'
 
 /** A hole as it is punched. */
 export interface NailHole {
@@ -15,6 +16,8 @@ export interface NailHole {
   number: number
   x: number
   y: number
+  /** Along the outer rim from the middle of the toe, mm. */
+  fromToe: number
   /** From the outer rim, mm. */
   inset: number
   /** From the wall's outer ground edge inward, mm. */
@@ -26,93 +29,85 @@ export interface NailHole {
   driven: boolean
   /** The web could not carry the hole where the wall wants it. */
   heldByWeb: boolean
+  /** Which limit of the school in use it stands beyond. */
+  beyond?: 'forward' | 'rear'
 }
-
-/** Which holes there are and which are driven, completed. */
-export type NailPlan = Record<Branch, { holes: number; driven: number[] }>
-
-/** Four holes a branch, the first three of each driven: six nails, as usual. */
-const USUAL = { holes: 4, driven: [1, 2, 3] }
-
-/** First and last hole as shares of the rim from the toe to the bend of the quarter (common practice, no source). */
-const FIRST = 0.34
-const LAST = 0.96
 
 /** Steel that must stay between a hole's middle and either rim, mm. */
-const LAND = 4.5
+export const LAND = 4.5
 
-/** Completes the nails of a shoe. */
-export function resolveNails(nails: ShoeInput['nails']): NailPlan {
-  const branch = (name: Branch) => {
-    const given = nails?.[name]
-    const asked = Array.isArray(given) ? { driven: given } : given
-    const holes = asked?.holes ?? USUAL.holes
-    const driven = asked?.driven ?? USUAL.driven.filter((n) => n <= holes)
-    return { holes, driven: [...new Set(driven)].sort((a, b) => a - b) }
-  }
-  return { lateral: branch('lateral'), medial: branch('medial') }
+/** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
+export function holePlaces(rims: Rims, plan: NailPlan, branch: Branch): number[] {
+  const { holes, each, ...asked } = plan[branch]
+  const zone = nailSchool(plan.school).zone(rims, branch)
+  const first = asked.first ?? Math.min(zone.first, asked.last ?? Infinity)
+  const last = asked.last ?? Math.max(zone.last, first)
+  return Array.from({ length: holes }, (_, i) => {
+    const even = holes === 1 ? (first + last) / 2 : first + ((last - first) * i) / (holes - 1)
+    return each.find(({ number }) => number === i + 1)?.fromToe ?? even
+  })
 }
 
-/** Problems of nails in holes that are not there. */
-export function checkNails(plan: NailPlan): Problem[] {
-  const problems: Problem[] = []
-  for (const branch of ['lateral', 'medial'] as const) {
-    const { holes, driven } = plan[branch]
-    if (!Number.isInteger(holes) || holes < 0 || holes > 6) {
-      problems.push({
-        path: `shoe.nails.${branch}.holes`,
-        message: `Holes in the ${branch} branch: ${holes} is not possible, there are 0 to 6`,
-      })
-      continue
-    }
-    for (const number of driven) {
-      if (Number.isInteger(number) && number >= 1 && number <= holes) continue
-      problems.push({
-        path: `shoe.nails.${branch}.driven`,
-        message: `Nail in hole ${number} of the ${branch} branch: its holes are numbered 1 to ${holes}`,
-      })
-    }
-  }
-  return problems
+/** Problems of holes that are not on the shoe, or not in their order. */
+export function checkHolePlaces(rims: Rims, plan: NailPlan): Problem[] {
+  return (['lateral', 'medial'] as const).flatMap((branch) => {
+    const long = branch === 'lateral' ? rims.toe : trackLength(rims.outer) - rims.toe
+    const name = branch === 'lateral' ? 'Outer' : 'Inner'
+    const places = holePlaces(rims, plan, branch)
+    return places.flatMap((place, i): Problem[] => {
+      const path = `shoe.nails.${branch}.${i + 1}.fromToe`
+      const range = [6, long - 6] as const
+      if (!(place >= range[0] && place <= range[1])) {
+        const message = `${name} hole ${i + 1}: ${Math.round(place)} mm from the toe is not on the branch; it lies between ${Math.round(range[0])} and ${Math.round(range[1])} mm`
+        return [{ path, message }]
+      }
+      if (i > 0 && place < places[i - 1]! + LEAST_APART) {
+        const message = `${name} holes ${i} and ${i + 1}: ${Math.round(place - places[i - 1]!)} mm apart; the bar needs at least ${LEAST_APART} mm between two, in their order from the toe`
+        return [{ path, message }]
+      }
+      return []
+    })
+  })
 }
+
+/** Holes nearer than this break into each other, mm (common practice, no source). */
+const LEAST_APART = 8
 
 /**
- * Places the holes evenly between the toe quarter and the bend of the quarter, each over the outer edge of the
- * white line, or as near to it as the web allows.
+ * Places the holes in the zone of the school, or where they were put, each over the outer edge of the white line, or
+ * as near to it as the web allows; an inset that was typed stands as far as there is steel.
  */
-export function placeHoles(
-  foot: Foot,
-  outline: FootOutline,
-  rims: Rims,
-  section: Section,
-  plan: NailPlan,
-): NailHole[] {
+export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: NailPlan): NailHole[] {
   return (['lateral', 'medial'] as const).flatMap((branch) => {
-    const bend = branch === 'lateral' ? rims.lateralBend : rims.medialBend
-    const { holes, driven } = plan[branch]
-    return Array.from({ length: holes }, (_, i): NailHole => {
-      const share = holes === 1 ? (FIRST + LAST) / 2 : FIRST + ((LAST - FIRST) * i) / (holes - 1)
-      const rim = placeAt(rims.outer, rims.toe + (bend - rims.toe) * share)
+    const { driven, each } = plan[branch]
+    const zone = nailSchool(plan.school).zone(rims, branch)
+    return holePlaces(rims, plan, branch).map((fromToe, i): NailHole => {
+      const said = each.find(({ number }) => number === i + 1)
+      const station = rims.toe + (branch === 'lateral' ? -1 : 1) * fromToe
+      const rim = placeAt(rims.outer, station)
       const footStation = nearestStation(outline.track, rim.point)
       const wall = placeAt(outline.track, footStation)
       const outward = turnRight(wall.tangent)
       // How far the rim stands outside the wall here; minus where it is set back under it.
       const stands = (rim.point[0] - wall.point[0]) * outward[0] + (rim.point[1] - wall.point[1]) * outward[1]
       const wallThickness = wallThicknessAt(foot, outline, footStation)
-      const wanted = wallThickness + stands
-      const inset = Math.min(section.width - LAND, Math.max(LAND, wanted))
+      const wanted = said?.inset ?? wallThickness + stands
+      const inset = Math.min(webAt(rims, station) - LAND, Math.max(LAND, wanted))
       const point = along(rim.point, turnRight(rim.tangent), -inset)
+      const beyond = fromToe < zone.forward - 0.5 ? 'forward' : fromToe > zone.rear + 0.5 ? 'rear' : undefined
       return {
         branch,
         number: i + 1,
         x: point[0],
         y: point[1],
+        fromToe,
         inset,
         insideWall: inset - stands,
         footStation,
         wallThickness,
         driven: driven.includes(i + 1),
         heldByWeb: Math.abs(inset - wanted) > 0.5,
+        ...(beyond && { beyond }),
       }
     })
   })

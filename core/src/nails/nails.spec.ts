@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { nailFlight } from './flight'
-import { checkNails, resolveNails } from './holes'
+import { checkNails, resolveNails } from './nail-plan'
 import { judge } from './nails'
 
 describe('nailFlight', () => {
@@ -57,17 +57,20 @@ describe('judge', () => {
 describe('resolveNails', () => {
   it('drives six in eight holes unless told otherwise', () => {
     expect(resolveNails(undefined)).toEqual({
-      lateral: { holes: 4, driven: [1, 2, 3] },
-      medial: { holes: 4, driven: [1, 2, 3] },
+      lateral: { holes: 4, driven: [1, 2, 3], each: [] },
+      medial: { holes: 4, driven: [1, 2, 3], each: [] },
+      school: 'sound',
     })
     expect(resolveNails({ lateral: { driven: [4, 1, 1] } }).lateral.driven).toEqual([1, 4])
-    expect(resolveNails({ lateral: [2, 1] }).lateral).toEqual({ holes: 4, driven: [1, 2] })
+    expect(resolveNails({ lateral: [2, 1] }).lateral).toEqual({ holes: 4, driven: [1, 2], each: [] })
     expect(resolveNails({ medial: { holes: 2 } }).medial.driven).toEqual([1, 2])
   })
 
   it('refuses a nail where there is no hole', () => {
     expect(
-      checkNails({ lateral: { holes: 4, driven: [5] }, medial: { holes: 9, driven: [] } }).map((p) => p.path),
+      checkNails(resolveNails({ lateral: { holes: 4, driven: [5] }, medial: { holes: 9, driven: [] } })).map(
+        (p) => p.path,
+      ),
     ).toEqual(['shoe.nails.lateral.driven', 'shoe.nails.medial.holes'])
   })
 })

@@ -4,47 +4,70 @@ import { wallAngleAt } from '../foot/wall'
 import type { Workshop } from '../workshop'
 import { nailFlight } from './flight'
 import type { NailHole } from './holes'
+import { inTheWay, type ClearStretch } from './keep-clear'
+import type { NailPlan } from './nail-plan'
 
 /** What is to be thought of a nail: only `sound` is driven without a second look. */
-export type Verdict = 'sound' | 'low' | 'close' | 'misses' | 'would-prick'
+export type Verdict = 'sound' | 'low' | 'close' | 'misses' | 'in-the-way' | 'would-prick'
 
 /** A hole with the nail that would go into it. */
 export interface Nail extends NailHole {
-  /** Degrees from the ground: as the wall leans there. */
+  /** Degrees from the ground: as the wall leans there, or as it was said. */
   lean: number
+  /** Of the wall there, degrees from the ground. */
+  wallAngle: number
+  /** Above the ground face of the wall, mm. */
   exitHeight: number
   deepest: number
   verdict: Verdict
   /** The verdict in words, with why. */
   why: string
+  /** How high it came out when it was driven, mm. */
+  seen?: number
 }
 
 /** A hole nearer to the outside than this share of the wall holds too little of it (common practice, no source). */
 const LOW_SHARE = 0.6
 
-/** How each nail goes: lean as the wall leans there, exit, greatest depth, verdict. */
+/** How each nail goes: lean as the wall leans there unless said, exit, greatest depth, verdict. */
 export function judgeNails(
   foot: Foot,
   outline: FootOutline,
   holes: readonly NailHole[],
+  plan: NailPlan,
   workshop: Workshop,
+  clear: readonly ClearStretch[] = [],
 ): Nail[] {
   return holes.map((hole) => {
-    const wall = wallAngleAt(foot, outline, hole.footStation)
-    const lean = wall
+    const said = plan[hole.branch].each.find(({ number }) => number === hole.number)
+    const wallAngle = wallAngleAt(foot, outline, hole.footStation)
+    const lean = said?.lean ?? wallAngle
     // A hole outside the wall never enters it: there is no flight to speak of.
     const flight =
       hole.insideWall > 0
-        ? nailFlight(hole.insideWall, lean, wall, workshop.turningRadius)
+        ? nailFlight(hole.insideWall, lean, wallAngle, workshop.turningRadius)
         : { exitHeight: 0, deepest: hole.insideWall }
+    const walls = { wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }
+    const judged = judge(walls, flight.deepest)
+    const mark = inTheWay(hole, clear)
     return {
       ...hole,
       lean,
+      wallAngle,
       ...flight,
-      ...judge({ wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }, flight.deepest),
+      // What pricks is told before anything else.
+      ...(mark && judged.verdict !== 'would-prick'
+        ? { verdict: 'in-the-way', why: clearOf(mark.why) }
+        : judged),
+      ...(said?.seen !== undefined && { seen: said.seen }),
     }
   })
 }
+
+const clearOf = (why: ClearStretch['why']): string =>
+  why === 'old hole'
+    ? 'Lies in an old hole: it would hold nothing there.'
+    : `Lies in a ${why}: no nail into broken wall.`
 
 /** A verdict from how deep the nail goes, against the wall and the white line. */
 export function judge(

@@ -21,6 +21,20 @@ export const breakoverSchoolSchema = z.enum(BREAKOVER_SCHOOLS)
 const mm = z.number().describe('mm')
 const degrees = z.number().describe('degrees from the ground')
 
+/** What a nail must not go into. */
+export const CLEAR_REASONS = ['crack', 'separated wall', 'broken wall', 'old hole'] as const
+
+/** A place of the wall to keep nails clear of, from the middle of the toe along the wall. */
+export const keepClearSchema = z
+  .object({
+    why: z.enum(CLEAR_REASONS),
+    half: z.enum(['lateral', 'medial']),
+    fromToe: z.number().min(0).max(400).describe('along the wall to the middle of it, mm'),
+    width: z.number().min(1).max(120).describe('along the wall, mm'),
+    look: z.literal(true).optional().describe('follows from what was found while looking'),
+  })
+  .strict()
+
 /**
  * A foot as it is measured: five figures that are needed and refinements that have defaults.
  * Lengths in mm, angles in degrees from the ground. Ranges depend on each other and are checked by the plan.
@@ -67,11 +81,13 @@ export const footSchema = z
     plumbBehind: mm
       .optional()
       .describe('plumb line behind the cannon to the buttress line; minus: it meets ahead of it, mm'),
+    keepClear: z.array(keepClearSchema).max(30).optional(),
   })
   .strict()
 
 export type Side = z.infer<typeof sideSchema>
 export type Animal = z.infer<typeof animalSchema>
+export type KeepClear = z.infer<typeof keepClearSchema>
 export type FootInput = z.infer<typeof footSchema>
 export type HeelMeasure = (typeof HEEL_MEASURES)[number]
 export type TipSource = (typeof TIP_SOURCES)[number]

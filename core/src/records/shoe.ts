@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { NAIL_SCHOOLS } from '../nails/schools'
 
 export const SECTION_SHAPES = ['flat', 'concave', 'half-round'] as const
 export const MATERIALS = ['steel', 'aluminium'] as const
@@ -28,6 +29,16 @@ export const fitNumbersSchema = z
 
 const drivenSchema = z.array(z.number().int()).describe('numbers of the holes that get a nail, 1 at the toe')
 
+const holeSchema = z
+  .object({
+    number: z.number().int().min(1).max(6),
+    fromToe: mm.optional().describe('along the outer rim from the middle of the toe, mm'),
+    inset: mm.optional().describe('from the outer rim, mm'),
+    lean: z.number().optional().describe('degrees from the ground'),
+    seen: mm.optional().describe('how high its nail came out when it was driven, mm'),
+  })
+  .strict()
+
 /** A plain list of driven holes, or the list with the count of holes beside it. */
 const branchNailsSchema = z.union([
   drivenSchema,
@@ -35,6 +46,9 @@ const branchNailsSchema = z.union([
     .object({
       holes: z.number().int().optional().describe('holes in this branch'),
       driven: drivenSchema.optional(),
+      first: mm.optional().describe('first hole, along the outer rim from the middle of the toe, mm'),
+      last: mm.optional().describe('last hole, along the outer rim from the middle of the toe, mm'),
+      each: z.array(holeSchema).max(6).optional().describe('what is said of single holes'),
     })
     .strict(),
 ])
@@ -47,9 +61,24 @@ export const shoeSchema = z
       .array(z.object({ kind: z.string() }).catchall(z.union([z.string(), z.number()])))
       .optional(),
     nails: z
-      .object({ lateral: branchNailsSchema.optional(), medial: branchNailsSchema.optional() })
+      .object({
+        lateral: branchNailsSchema.optional(),
+        medial: branchNailsSchema.optional(),
+        school: z.enum(NAIL_SCHOOLS).optional().describe('whose limits hold; sound if not said'),
+        size: z.string().max(40).optional().describe('nail out of the workshop’s table'),
+      })
       .strict()
       .optional(),
+  })
+  .strict()
+
+/** A nail as it lies in the box: blade, shank where it enters the wall, head; mm. */
+export const nailSizeSchema = z
+  .object({
+    name: z.string().trim().min(1).max(40),
+    length: z.number().min(20).max(120),
+    shank: z.number().min(0.5).max(8),
+    head: z.number().min(1).max(20),
   })
   .strict()
 
@@ -59,12 +88,14 @@ export const workshopSchema = z
     scaleLoss: mm.optional().describe('bar lost to scale and dressing on one shoe, mm'),
     correction: mm.optional().describe('what this workshop adds to every cut, mm; may be minus'),
     turningRadius: mm.optional().describe('radius of the arc along which a nail turns outward, mm'),
+    nailSizes: z.array(nailSizeSchema).min(1).max(40).optional().describe('the nails on the shelf'),
   })
   .strict()
 
 export type Section = z.infer<typeof sectionSchema>
 export type SectionShape = Section['shape']
 export type Material = Section['material']
+export type NailSize = z.infer<typeof nailSizeSchema>
 export type FitName = (typeof FIT_NAMES)[number]
 export type FitNumbers = z.infer<typeof fitNumbersSchema>
 export type ShoeInput = z.infer<typeof shoeSchema>

@@ -1,3 +1,4 @@
+import type { Nail } from '../nails/nails'
 import type { Plan } from '../plan'
 import type { Vec } from '../geometry/vector'
 
@@ -7,7 +8,7 @@ export interface Snapshot {
   centrelineLength: number
   weight: number
   marks: Plan['iron']['marks']
-  nails: Pick<Plan['nails'][number], 'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict'>[]
+  nails: SnapshotNail[]
   cautions: Pick<Plan['cautions'][number], 'code' | 'severity' | 'title'>[]
   outline: {
     foot: readonly Vec[]
@@ -16,6 +17,13 @@ export interface Snapshot {
     parts?: readonly (readonly Vec[])[]
   }
 }
+
+/** A nail as it was planned and, where somebody looked, as it came out; older snapshots lack how it went in. */
+export type SnapshotNail = Pick<
+  Nail,
+  'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict' | 'seen'
+> &
+  Partial<Pick<Nail, 'insideWall' | 'lean' | 'wallAngle'>>
 
 /** The part of a plan that is stored with a pattern. */
 export function snapshotOf(plan: Plan): Snapshot {
@@ -29,14 +37,18 @@ export function snapshotOf(plan: Plan): Snapshot {
       fromMiddle: round(mark.fromMiddle, 2),
       fromEnd: round(mark.fromEnd, 2),
     })),
-    nails: nails.map(({ branch, number, x, y, driven, exitHeight, verdict }) => ({
-      branch,
-      number,
-      x: round(x, 2),
-      y: round(y, 2),
-      driven,
-      exitHeight: round(exitHeight, 1),
-      verdict,
+    nails: nails.map((nail) => ({
+      branch: nail.branch,
+      number: nail.number,
+      x: round(nail.x, 2),
+      y: round(nail.y, 2),
+      driven: nail.driven,
+      exitHeight: round(nail.exitHeight, 1),
+      verdict: nail.verdict,
+      insideWall: round(nail.insideWall, 2),
+      lean: round(nail.lean, 2),
+      wallAngle: round(nail.wallAngle, 2),
+      ...(nail.seen !== undefined && { seen: nail.seen }),
     })),
     cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),
     outline: {

@@ -1,11 +1,14 @@
-import { trackLength } from '../geometry/track'
-import type { Section } from '../records/shoe'
-import type { Rims } from './rims'
-import { sectionArea } from './section'
+import { figureAlong } from '../geometry/figure-along'
+import { nearestStation, placeAt, type Track } from '../geometry/track'
+import { cross, type Vec } from '../geometry/vector'
+import type { LayPlace } from './lay'
+import { toeStation, type Rims } from './rims'
+import { region } from '../geometry/region'
+import { formArea, sectionOutline, type SectionForm } from './section-form'
 
 /**
  * The bar along the shoe. s runs over the centroid's path from the middle of the toe, negative on the lateral branch,
- * positive on the medial one. Every modification of the bar is a change of this profile.
+ * positive on the medial one; 0 is one of the entries. Every modification of the bar is a change of this profile.
  */
 export interface Profile {
   s: readonly number[]
@@ -13,24 +16,136 @@ export interface Profile {
   width: readonly number[]
   /** Height, mm. */
   thickness: readonly number[]
-  /** Section area, mm2. */
+  /** Section area the bar must bring, mm2: with what is drawn from it, and with what is rasped away afterwards. */
   area: readonly number[]
+  /** Section area of the finished shoe, mm2: with what is drawn from it into clips. */
+  finished: readonly number[]
 }
 
-/** The constant profile of a plain shoe. */
-export function plainProfile(rims: Rims, toeStation: number, section: Section): Profile {
-  const s = [-toeStation, 0, trackLength(rims.centroid) - toeStation]
-  return {
-    s,
-    width: s.map(() => section.width),
-    thickness: s.map(() => section.thickness),
-    area: s.map(() => sectionArea(section)),
+/** A place of the bar with its station, its web, and the centroid of its section as it lies under the foot. */
+export interface BarPlace extends LayPlace {
+  s: number
+  web: number
+  middle: Vec
+  /** Unit direction along the outer rim, from the lateral to the medial heel, and how it turns: radians for a mm. */
+  tangent: Vec
+  bend: number
+}
+
+/** Metal gathered in the bar between two stations, mm3: what a clip is drawn from, or an upset. */
+export interface Gathered {
+  from: number
+  to: number
+  volume: number
+}
+
+/** The places of the shoe's rims as stations of the bar, from heel to heel; s = 0 is one of them. */
+export function barPlaces(rims: Rims): BarPlace[] {
+  const { outer, centroid, places } = rims
+  const toe = toeStation(rims)
+  const beside = centroid.points.length === outer.points.length
+  const found: BarPlace[] = []
+  places.forEach((place, i) => {
+    const along = beside ? centroid.stations[i]! : nearestStation(centroid, outer.points[i]!)
+    const s = Math.abs(along - toe) < 1e-4 ? 0 : along - toe
+    // Where the centroid's path was cut at a fold, several places of the rim lie beside one of its own.
+    if (found.length === 0 || s > found[found.length - 1]!.s + 1e-9)
+      found.push({
+        // Spelt out: this runs at every place of every plan, and a spread takes ten times as long.
+        branch: place.branch,
+        share: place.share,
+        fromToe: place.fromToe,
+        fromHeel: place.fromHeel,
+        point: place.point,
+        s,
+        web: rims.web[i]!,
+        middle: placeAt(centroid, along).point,
+        tangent: outer.tangents[i]!,
+        bend: bendAt(outer, i),
+      })
+  })
+  if (!found.some(({ s }) => s === 0)) {
+    const next = found.findIndex(({ s }) => s > 0)
+    found.splice(next, 0, { ...found[next]!, s: 0 })
   }
+  return found
+}
+
+/** How a track turns about one of its points, radians for a millimetre; plus to the left. */
+function bendAt({ tangents, stations }: Track, i: number): number {
+  const before = Math.max(0, i - 1)
+  const after = Math.min(tangents.length - 1, i + 1)
+  const run = stations[after]! - stations[before]!
+  return run === 0 ? 0 : cross(tangents[before]!, tangents[after]!) / run
+}
+
+/**
+ * The profile from the section at each place.
+ *
+ * @param forms as forged, and as they are once rasped, beside each place
+ */
+export function profileOf(
+  places: readonly BarPlace[],
+  forged: readonly SectionForm[],
+  finished: readonly SectionForm[],
+  gathered: readonly Gathered[],
+): Profile {
+  const plain: Profile = {
+    s: places.map(({ s }) => s),
+    width: forged.map(({ width }) => width),
+    thickness: forged.map(({ thickness }) => thickness),
+    area: forged.map(formArea),
+    finished: finished.map((form, i) => finishedArea(form, forged[i]!, places[i]!)),
+  }
+  return gathered.reduce(withGathered, plain)
+}
+
+/** A path shorter than this share of the outer rim's is not believed. */
+const LEAST_PATH = 0.3
+
+const EDGES = ['outerGround', 'innerGround', 'outerFoot', 'innerFoot'] as const
+
+/**
+ * Area of the finished section as it counts along the path of the bar's centroid: what is rasped from the outer edge
+ * lay on a longer path than what stays (Pappus-Guldin for the section that is left).
+ */
+function finishedArea(form: SectionForm, forged: SectionForm, { bend }: BarPlace): number {
+  const untouched = EDGES.every((edge) => form[edge] === forged[edge])
+  if (untouched || form.shape === 'half-round') return formArea(form)
+  const inset = (one: SectionForm) => region(sectionOutline(one)).centroid[0]
+  // Where the web turns about its own inner rim the path has no length to compare with.
+  const path = Math.max(LEAST_PATH, 1 - bend * inset(forged))
+  const counted = (formArea(form) * Math.max(LEAST_PATH, 1 - bend * inset(form))) / path
+  return Math.min(counted, formArea(forged))
+}
+
+/** How near beside a step its two entries lie, mm. */
+const STEP = 1e-6
+
+/** More metal between two stations, spread evenly. */
+function withGathered(profile: Profile, { from, to, volume }: Gathered): Profile {
+  if (!(to > from)) return profile
+  const more = volume / (to - from)
+  const dense = withPlaces(profile, [from - STEP, from, to, to + STEP])
+  const raise = (list: readonly number[]) =>
+    list.map((area, i) => (dense.s[i]! >= from && dense.s[i]! <= to ? area + more : area))
+  return { ...dense, area: raise(dense.area), finished: raise(dense.finished) }
+}
+
+/** The same profile with more entries. */
+function withPlaces(profile: Profile, more: readonly number[]): Profile {
+  const low = profile.s[0]!
+  const high = profile.s[profile.s.length - 1]!
+  const inside = more.filter((s) => s > low && s < high)
+  const s = [...new Set([...profile.s, ...inside])].sort((a, b) => a - b)
+  const at = (list: readonly number[]) => s.map((place) => figureAlong(profile.s, list, place))
+  const { width, thickness, area, finished } = profile
+  return { s, width: at(width), thickness: at(thickness), area: at(area), finished: at(finished) }
 }
 
 /** Volume between the toe and s in mm3, negative toward the lateral heel; the area runs straight between entries. */
-export function volumeTo(profile: Profile, s: number): number {
-  const { s: places, area } = profile
+export function volumeTo(profile: Profile, s: number, area: readonly number[] = profile.area): number {
+  const { s: places } = profile
   if (s === 0) return 0
   const step = Math.sign(s)
   const start = places.findIndex((place) => place === 0)
@@ -47,5 +162,5 @@ export function volumeTo(profile: Profile, s: number): number {
 }
 
 /** The whole volume, mm3. */
-export const profileVolume = (profile: Profile): number =>
-  volumeTo(profile, profile.s[profile.s.length - 1]!) - volumeTo(profile, profile.s[0]!)
+export const profileVolume = (profile: Profile, area: readonly number[] = profile.area): number =>
+  volumeTo(profile, profile.s[profile.s.length - 1]!, area) - volumeTo(profile, profile.s[0]!, area)

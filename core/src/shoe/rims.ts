@@ -1,49 +1,81 @@
 import type { FootOutline } from '../foot/outline'
+import { figureAlong } from '../geometry/figure-along'
 import { parallel, rawParallel } from '../geometry/parallel'
 import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
 import { add, distance, mix, scale, type Vec } from '../geometry/vector'
-import { fitReach, type Fit } from './fit'
+import type { Lay, LayPlace, OuterRim } from './lay'
 
-/** The lines of a plain shoe, each walked from the lateral to the medial heel end. */
-export interface Rims {
+/** The lines of a shoe, each walked from the lateral to the medial heel end. */
+export interface Rims extends Omit<OuterRim, 'track'> {
   outer: Track
   inner: Track
   centreline: Track
   /** Path of the section's centroid, along which the bar's volume runs. */
   centroid: Track
-  /** Stations on the outer rim: bends of the quarters and toe. */
-  lateralBend: number
-  toe: number
-  medialBend: number
+  /** What is laid, at each point of the outer rim, and how wide the web is there, mm. */
+  places: readonly LayPlace[]
+  web: readonly number[]
 }
 
 /**
  * Lays the shoe's rims along the foot.
  *
- * @param width of the bar in mm
- * @param centroidInset from the outer rim to the section's centroid, mm
+ * @param centroidShare how far in from the outer rim the section's centroid lies, as a share of the web
  */
-export function layRims(outline: FootOutline, fit: Fit, width: number, centroidInset: number): Rims {
+export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): Rims {
   const end = trackLength(outline.track)
-  const run = sliceTrack(outline.track, -fit.heelLength, end + fit.heelLength)
-  // The slice counts its stations from its own start; the fit is told by the foot's.
-  const reach = fitReach(fit, outline)
-  const outer = rawParallel(run, (station) => reach(station - fit.heelLength))
-  const onRim = (footStation: number) => stationBeside(run, outer, footStation + fit.heelLength)
-  const centreline = parallel(outer, -width / 2)
-  return {
-    outer,
-    inner: parallel(outer, -width),
-    centreline,
-    centroid: centroidInset === width / 2 ? centreline : parallel(outer, -centroidInset),
+  const { lateral, medial } = lay.heelLength
+  const run = sliceTrack(outline.track, -lateral, end + medial)
+  // The slice counts its stations from its own start; the lay is told the foot's.
+  const raw = rawParallel(run, (station) => lay.reach(station - lateral))
+  const onRim = (footStation: number) => stationBeside(run, raw, footStation + lateral)
+  const { track: outer, ...stations } = lay.rework({
+    track: raw,
     lateralBend: onRim(outline.lateralWidest),
     toe: onRim(outline.toe),
     medialBend: onRim(outline.medialWidest),
+  })
+  const places = outer.points.map((point, i) => placeOf(outer, stations.toe, i, point))
+  const web = places.map(lay.web)
+  const inward = (share: number) => parallelBy(outer, web, share)
+  const centreline = inward(0.5)
+  return {
+    ...stations,
+    outer,
+    inner: inward(1),
+    centreline,
+    centroid: centroidShare === 0.5 ? centreline : inward(centroidShare),
+    places,
+    web,
   }
 }
 
+function placeOf(outer: Track, toe: number, i: number, point: Vec): LayPlace {
+  const station = outer.stations[i]!
+  const long = trackLength(outer)
+  const lateral = station < toe
+  const fromToe = Math.abs(station - toe)
+  return {
+    branch: lateral ? 'lateral' : 'medial',
+    share: fromToe / (lateral ? toe : long - toe),
+    fromToe,
+    fromHeel: lateral ? station : long - station,
+    point,
+  }
+}
+
+/** The line inside the outer rim at a share of the web. */
+function parallelBy(outer: Track, web: readonly number[], share: number): Track {
+  if (web.every((width) => width === web[0])) return parallel(outer, -web[0]! * share)
+  return parallel(outer, (station) => -figureAlong(outer.stations, web, station) * share)
+}
+
+/** The web at a station of the outer rim, mm. */
+export const webAt = ({ outer, web }: Rims, station: number): number =>
+  figureAlong(outer.stations, web, station)
+
 /** The station on a point-for-point parallel that lies beside a station of its source. */
-function stationBeside(source: Track, beside: Track, station: number): number {
+export function stationBeside(source: Track, beside: Track, station: number): number {
   const i = Math.max(
     1,
     source.stations.findIndex((s) => s >= station),
@@ -54,8 +86,9 @@ function stationBeside(source: Track, beside: Track, station: number): number {
 }
 
 /** The whole shoe as one closed outline, heel ends rounded as they come off the rasp. */
-export function shoeBody(rims: Rims, width: number): Vec[] {
-  const radius = Math.min(width * 0.35, trackLength(rims.outer) / 20)
+export function shoeBody(rims: Rims): Vec[] {
+  const narrowest = Math.min(rims.web[0]!, rims.web[rims.web.length - 1]!)
+  const radius = Math.min(narrowest * 0.35, trackLength(rims.outer) / 20)
   const shorten = (t: Track) => sliceTrack(t, radius, trackLength(t) - radius)
   const outer = shorten(rims.outer)
   const inner = shorten(rims.inner)

@@ -9,7 +9,7 @@ export const DENSITY: Record<Material, number> = { steel: 7850, aluminium: 2700 
  * A concave section lies full width on the foot; its ground face is narrower, and the inner side slopes up from it
  * so that dirt and suction let go. Shares of the bar's width and thickness; common practice, no source.
  */
-const CONCAVE = { groundFace: 0.6, innerEdge: 0.45 }
+export const CONCAVE = { groundFace: 0.6, innerEdge: 0.45 }
 
 /** Area of the bar's section in mm2. */
 export function sectionArea({ shape, width, thickness }: Section): number {

@@ -24,6 +24,7 @@ export const contracted: readonly AdviceRule[] = [
     against: 'Needs a foot kept soft and a visit every 7 to 10 days for about 90 days. Any pain: stop.',
     vetLeads: true,
     brings: ['bar'],
+    change: { modification: 'hinged-expander' },
     reason: (context) =>
       drawn(context, 3) ? 'Heels this far drawn together seldom open by themselves.' : undefined,
   },

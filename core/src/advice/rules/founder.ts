@@ -27,6 +27,7 @@ export const founder: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['heel nails'],
     avoids: ['toe nails'],
+    change: { nailSchool: 'laminitic' },
     reason: why,
   },
   {

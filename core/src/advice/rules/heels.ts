@@ -27,7 +27,7 @@ export const heels: readonly AdviceRule[] = [
     title: 'Breakover set back while the heels come back',
     school: 'landmark',
     against: 'Needs the widest part, read after the trim.',
-    change: { breakoverSchool: 'landmark' },
+    change: { breakoverSchool: 'landmark', modification: 'rolled-toe' },
     reason: forward,
   },
   {

@@ -9,6 +9,7 @@ export const interference: readonly AdviceRule[] = [
     school: COMMON,
     against: 'A tight inner heel has no room to spread: short cycles.',
     avoids: ['wide fit'],
+    change: { modification: 'safeing' },
     reason: ({ look }) => (look.ways.interference.includes('brushes') ? 'The horse brushes.' : undefined),
   },
   {

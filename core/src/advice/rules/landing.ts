@@ -12,6 +12,7 @@ export const landing: readonly AdviceRule[] = [
     school: 'wide outer branch',
     against: 'In hard going width does not float: look at the trim first.',
     brings: ['wide fit'],
+    change: { modification: 'wide-outer-branch' },
     reason: (context) =>
       outside(context) ? 'The foot is loaded on its outside: breadth there sinks less.' : undefined,
   },
@@ -22,6 +23,7 @@ export const landing: readonly AdviceRule[] = [
     school: 'trailer',
     against: 'Stepped off in mud and in herds; it turns the foot at each step and loads the joints.',
     brings: ['trailer', 'long heels', 'grip'],
+    change: { modification: 'trailer' },
     reason: (context) =>
       context.side.endsWith('H') &&
       (outside(context) || context.look.ways.interference.includes('cross-fires'))

@@ -16,6 +16,7 @@ export const sole: readonly AdviceRule[] = [
     school: 'steel clear of the sole',
     against: 'Stones pack under a wide web.',
     avoids: ['steel on the sole'],
+    change: { modification: 'seating-out' },
     reason: tender,
   },
   {
@@ -35,6 +36,7 @@ export const sole: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Rot grows under it where it is not packed.',
     brings: ['closed sole'],
+    change: { modification: 'pad' },
     reason(context) {
       const why = tender(context)
       const { going } = context.look.ways

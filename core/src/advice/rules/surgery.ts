@@ -10,6 +10,7 @@ export const surgery: readonly AdviceRule[] = [
     against: 'Rot grows under a plate that is not packed; the plate must come off and on as the vet wants.',
     vetLeads: true,
     brings: ['closed sole'],
+    change: { modification: 'hospital-plate' },
     reason: (context) =>
       context.look.vet.diagnosis === 'wall or sole surgery' || found(context, 'puncture')
         ? 'A wound of the sole is kept covered and can be reached.'

@@ -26,6 +26,7 @@ export const suspensory: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['sinking heels'],
     avoids: ['raised heels'],
+    change: { modification: 'wide-toe' },
     reason(context) {
       if (!strained(context)) return undefined
       const hard = context.look.ways.going === 'road' || context.look.ways.going === 'rock'

@@ -33,7 +33,7 @@ export const work: readonly AdviceRule[] = [
     against: 'Only where it slides; branches no longer than the other foot allows.',
     brings: ['long heels'],
     avoids: ['grip'],
-    change: { fit: 'slide' },
+    change: { fit: 'slide', modification: 'slide-shoe' },
     reason: ({ look, side }) =>
       look.ways.work === 'sliding and turning' && side.endsWith('H')
         ? 'The hind feet slide to a stop.'
@@ -46,6 +46,7 @@ export const work: readonly AdviceRule[] = [
     school: 'long wear',
     against: 'Less slip means more twist in the joints; welding fume needs air.',
     brings: ['heavy shoe', 'long cycle'],
+    change: { modification: 'hard-facing' },
     reason: ({ look }) =>
       look.ways.work === 'driving on roads' || look.ways.going === 'road'
         ? 'Roads wear a plain shoe out in weeks.'
@@ -58,6 +59,7 @@ export const work: readonly AdviceRule[] = [
     school: 'hold fast',
     against: 'What stops a twist loads the joints; others let the foot slip a little.',
     brings: ['grip'],
+    change: { modification: 'studs' },
     reason: ({ look }) =>
       look.ways.work === 'driving on roads' ? 'Smooth roads are slippery under draught.' : undefined,
   },

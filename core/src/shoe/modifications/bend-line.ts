@@ -1,5 +1,5 @@
 import type { Vec } from '../../geometry/vector'
-import type { ModificationField, Part, ShoeContext } from './modification'
+import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
 
 /** Where a toe that is rolled or rocked begins to rise: from the school in use, else a little behind the toe. */
 export const breakoverField: ModificationField = {
@@ -39,3 +39,8 @@ export const dressedToe = (context: ShoeContext, label: string, behindToe: numbe
   edge: aheadOf(context, context.foot.widestFromToe - behindToe),
   volume: 0,
 })
+
+/** The line a toe breaks over at, pulled back from the toe. */
+export const lineHandle = ({ foot }: ShoeContext, values: Values): ModificationHandle[] => [
+  { field: 'behindToe', point: [0, foot.widestFromToe - values['behindToe']!], along: [0, -1] },
+]

@@ -1,6 +1,9 @@
-import { placeAt } from '../../geometry/track'
-import { along, turnRight, type Vec } from '../../geometry/vector'
-import type { ModificationField, ShoeContext, Values } from './modification'
+import { nearestStation, placeAt } from '../../geometry/track'
+import { along, scale, turnRight, type Vec } from '../../geometry/vector'
+import { wallAngleAt } from '../../foot/wall'
+import type { Gathered } from '../profile'
+import { toeStation } from '../rims'
+import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
 
 /** The figures of one clip (amounts: common practice, no source). */
 export const CLIP_FIELDS: readonly ModificationField[] = [
@@ -30,19 +33,30 @@ export const CLIP_FIELDS: readonly ModificationField[] = [
   },
 ]
 
-/** A drawn clip tapers to a thin round tip: about this share of the block it would fill (common practice, no source). */
-const TAPER = 0.45
+/**
+ * Share of the block it would fill that is left of a clip: its sides run in like half an ellipse while it thins to
+ * nothing at its tip, the integral of (1 - v) sqrt(1 - v2) from root to tip.
+ */
+export const CLIP_TAPER = Math.PI / 4 - 1 / 3
 
 /** mm3 drawn from the bar for one clip. */
 export const clipVolume = ({ width = 0, height = 0, thickness = 0 }: Values): number =>
-  width * height * thickness * TAPER
+  width * height * thickness * CLIP_TAPER
 
-/** The clip as it is seen on the sole: a low bow on the outer rim about a station, mm along the rim. */
-export function clipEdge(
-  { rims }: ShoeContext,
-  station: number,
-  { width = 0, thickness = 0 }: Values,
-): Vec[] {
+/** What one clip about a station of the outer rim takes from the bar. */
+export function clipGathered({ rims }: ShoeContext, station: number, values: Values): Gathered {
+  const s = nearestStation(rims.centroid, placeAt(rims.outer, station).point) - toeStation(rims)
+  return { from: s - values['width']! / 2, to: s + values['width']! / 2, volume: clipVolume(values) }
+}
+
+/** How the wall stands beside a station of the outer rim, degrees. */
+export const wallBeside = ({ foot, outline, rims }: ShoeContext, station: number): number =>
+  wallAngleAt(foot, outline, nearestStation(outline.track, placeAt(rims.outer, station).point))
+
+/** The clip as a piece: a low bow on the outer rim about a station, seen on the sole. */
+export function clipPart(context: ShoeContext, label: string, station: number, values: Values): Part {
+  const { width = 0, height = 0, thickness = 0 } = values
+  const { rims } = context
   const steps = 10
   const inner: Vec[] = []
   const outer: Vec[] = []
@@ -52,5 +66,35 @@ export function clipEdge(
     inner.push(point)
     outer.push(along(point, turnRight(tangent), thickness * (0.35 + 0.65 * Math.sin(Math.PI * u) ** 0.5)))
   }
-  return [...outer, ...inner.reverse()]
+  return {
+    label,
+    layer: 'clip',
+    edge: [...outer, ...inner.reverse()],
+    volume: 0,
+    tongue: { station, width, height, thickness, lean: wallBeside(context, station) },
+  }
+}
+
+/** The side of a clip, pulled along the rim. */
+export function widthHandle({ rims }: ShoeContext, station: number, width: number): ModificationHandle {
+  const { point, tangent } = placeAt(rims.outer, station + width / 2)
+  return { field: 'width', point, along: tangent, per: 2 }
+}
+
+/** The tip of a clip seen from the side, pulled up. */
+export function heightHandle(context: ShoeContext, station: number, height: number): ModificationHandle {
+  const y = placeAt(context.rims.outer, station).point[1]
+  return { field: 'height', point: [y, context.section.thickness + height], along: [0, 1], view: 'side' }
+}
+
+/** Both ways along the rim from the toe, lateral first. */
+export const pairOf = ({ rims }: ShoeContext, fromToe: number): [number, number] => [
+  rims.toe - fromToe,
+  rims.toe + fromToe,
+]
+
+/** The middle of the inner one of a pair, pulled along the rim away from the toe. */
+export function pairHandle(context: ShoeContext, fromToe: number): ModificationHandle {
+  const { point, tangent } = placeAt(context.rims.outer, pairOf(context, fromToe)[1])
+  return { field: 'fromToe', point, along: scale(tangent, 1) }
 }

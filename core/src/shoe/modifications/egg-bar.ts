@@ -1,41 +1,12 @@
-import { cubic } from '../../geometry/cubic'
-import { path } from '../../geometry/path'
 import { parallel } from '../../geometry/parallel'
-import { placeAt, trackCurve, trackLength, type Track } from '../../geometry/track'
-import { along, type Vec } from '../../geometry/vector'
+import { trackLength } from '../../geometry/track'
 import { sectionArea } from '../section'
+import { behindHeels, closingRun } from './closing-run'
 import type { Modification, ShoeContext, Values } from './modification'
-
-const STEPS = 24
 
 /** Middle of the bar behind the heels, y: its back edge reaches the bulb line and as far behind it as asked. */
 const middleY = ({ foot, section }: ShoeContext, values: Values): number =>
   foot.widestFromToe - foot.length - foot.bulbLine - values['behindBulbs']! + section.width / 2
-
-/** The middle of the closing bar, from the lateral heel round the back to the medial one. */
-function closing(context: ShoeContext, values: Values): Track {
-  const { centreline } = context.rims
-  const from = placeAt(centreline, 0)
-  const to = placeAt(centreline, trackLength(centreline))
-  const y = middleY(context, values)
-  const half = (point: Vec, backward: Vec) => {
-    const reach = Math.max(3, (point[1] - y) * 0.6)
-    // Long handles in the middle: a flat back with round corners, as the bulbs are.
-    const round = Math.abs(point[0]) * 0.72
-    return { leave: along(point, backward, reach), round }
-  }
-  // Backward along the branch: against the walk at the lateral end, with it at the medial one.
-  const lateral = half(from.point, [-from.tangent[0], -from.tangent[1]])
-  const medial = half(to.point, to.tangent)
-  const middle: Vec = [0, y]
-  return trackCurve(
-    path([
-      cubic(from.point, lateral.leave, [lateral.round, y], middle),
-      cubic(middle, [-medial.round, y], medial.leave, to.point),
-    ]),
-    STEPS,
-  )
-}
 
 /** The outline closed behind the heels in an oval. */
 export const eggBar: Modification = {
@@ -55,16 +26,13 @@ export const eggBar: Modification = {
   excludes: {
     'heart-bar': 'A shoe is closed by one bar; a heart bar with an egg bar is a design of its own',
   },
-  refuse: (context, values) => {
-    const { centreline } = context.rims
-    const ends = [centreline.points[0]!, centreline.points[centreline.points.length - 1]!]
-    return ends.every(([, y]) => y - middleY(context, values) > context.section.width * 0.15)
+  refuse: (context, values) =>
+    behindHeels(context, middleY(context, values)) > context.section.width * 0.15
       ? undefined
-      : 'the branches already reach the bulb line; choose a fit that ends at the buttress'
-  },
+      : 'the branches already reach the bulb line; choose a fit that ends at the buttress',
   parts: (context, values) => {
     const { section } = context
-    const run = closing(context, values)
+    const run = closingRun(context, middleY(context, values))
     const outer = parallel(run, -section.width / 2)
     const inner = parallel(run, section.width / 2)
     const length = trackLength(run)
@@ -78,6 +46,16 @@ export const eggBar: Modification = {
       },
     ]
   },
+  handles: (context, values) => [
+    {
+      field: 'behindBulbs',
+      point: [0, middleY(context, values) - context.section.width / 2],
+      along: [0, -1],
+    },
+  ],
+  forging: () => [
+    { stage: 'weld', text: 'Turn both ends round behind the heels, scarf them and weld in the middle.' },
+  ],
   tell: () => ['Turned from one bar: the run behind the heels is in the cut, half at either end.'],
   cautions: () => [
     {

@@ -1,27 +1,47 @@
+import { parallel } from '../../geometry/parallel'
 import { region } from '../../geometry/region'
-import { barBetweenHeels, BAR_FIELDS } from './heel-bar'
-import type { Vec } from '../../geometry/vector'
+import { track, type Track } from '../../geometry/track'
+import { mix, subtract, unit, type Vec } from '../../geometry/vector'
+import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
+import { once } from './kit'
 import type { Modification, ShoeContext, Values } from './modification'
 
-/** The frog plate: the mapped frog drawn in by the inset, its point short of the true apex, its back at the bar. */
-function plate(context: ShoeContext, values: Values): Vec[] {
+/** Steps the frog's edge is walked with before it is drawn in. */
+const FROG_STEPS = 2
+
+/** The frog plate: the mapped frog drawn in square to its edge, its point short of the true apex, its back at the bar. */
+const plate = once((context: ShoeContext, values: Values): Vec[] => {
   const { landmarks } = context
   const bar = barBetweenHeels(context, '', values['width']!, values['thickness']!)
   if (!bar) return []
   const front = bar.edge[1]![1]
   const tip = landmarks.frogApex[1] - values['apexGap']!
-  const inset = values['inset']!
+  // The frog runs from its lateral rear round the apex: the way a foot does, so inward is to the left.
+  const drawnIn = parallel(polyline(landmarks.frog), -values['inset']!).points
+  const foremost = Math.max(...drawnIn.map(([, y]) => y))
   const edge: Vec[] = []
-  for (const [x, y] of landmarks.frog) {
-    // The frog drawn in from its sides, and moved back so that its point keeps its distance from the apex.
-    const back = y - values['apexGap']!
-    if (back < front || back > tip) continue
-    edge.push([Math.sign(x) * Math.max(0.2, Math.abs(x) - inset), back])
+  for (const [x, y] of drawnIn) {
+    // Moved back as a whole so that its point keeps its distance from the apex.
+    const back = y - (foremost - tip)
+    if (back >= front) edge.push([x, back])
   }
   if (edge.length < 3) return []
   const first = edge[0]!
   const last = edge[edge.length - 1]!
   return [[first[0], front], ...edge, [last[0], front]]
+})
+
+/** A track through points as they are, every stretch halved so that folds are found. */
+function polyline(points: readonly Vec[]): Track {
+  const dense = points.flatMap((point, i) =>
+    i === 0
+      ? [point]
+      : Array.from({ length: FROG_STEPS }, (_, j) => mix(points[i - 1]!, point, (j + 1) / FROG_STEPS)),
+  )
+  const directions = dense.map((_, i) =>
+    unit(subtract(dense[Math.min(dense.length - 1, i + 1)]!, dense[Math.max(0, i - 1)]!)),
+  )
+  return track(dense, directions)
 }
 
 /** A bar between the heels with a plate that lets the frog carry. */
@@ -65,6 +85,7 @@ export const heartBar: Modification = {
         layer: 'plate',
         edge,
         volume: region(edge).area * thickness,
+        between: [0, thickness],
         stock: {
           width: Math.max(...xs) - Math.min(...xs),
           thickness,
@@ -73,6 +94,20 @@ export const heartBar: Modification = {
       },
     ]
   },
+  handles: (context, values) => [
+    {
+      field: 'apexGap',
+      point: [0, context.landmarks.frogApex[1] - values['apexGap']!],
+      along: [0, -1],
+    },
+    ...barHandles(context, values),
+  ],
+  forging: () => [
+    {
+      stage: 'weld',
+      text: 'Cut the frog plate from a paper rubbing, weld it to the bar, then bar and plate between the heels.',
+    },
+  ],
   tell: () => ['Weld the plate level with the frog at rest: touching, not pressing.'],
   cautions: ({ assumed }) => [
     {

@@ -1,5 +1,5 @@
 import type { Vec } from '../../geometry/vector'
-import type { ModificationField, Part, ShoeContext } from './modification'
+import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
 
 /** The figures of a bar between the heels. */
 export const BAR_FIELDS: readonly ModificationField[] = [
@@ -67,4 +67,10 @@ export function barBetweenHeels(
     volume: gap * width * thickness,
     stock: { width, thickness, length: longest + thickness },
   }
+}
+
+/** The front edge of the bar, pulled forward. */
+export function barHandles(context: ShoeContext, { width = 0, thickness = 0 }: Values): ModificationHandle[] {
+  const bar = barBetweenHeels(context, '', width, thickness)
+  return bar ? [{ field: 'width', point: [0, bar.edge[1]![1]], along: [0, 1] }] : []
 }

@@ -1,15 +1,5 @@
-import { nearestStation, placeAt } from '../../geometry/track'
-import { wallAngleAt } from '../../foot/wall'
-import { toeStation } from '../rims'
-import { CLIP_FIELDS, clipEdge, clipVolume } from './clip'
-import type { Modification, ShoeContext, Values } from './modification'
-import { withVolume } from './reshape'
-
-/** The stations of the two clips on the outer rim, lateral first: the same way from the toe on either side. */
-const stations = ({ rims }: ShoeContext, values: Values): [number, number] => [
-  rims.toe - values['fromToe']!,
-  rims.toe + values['fromToe']!,
-]
+import { CLIP_FIELDS, clipGathered, clipPart, pairHandle, pairOf, wallBeside, widthHandle } from './clip'
+import type { Modification } from './modification'
 
 /** Two clips at the toe quarters: for a thin wall with few nails, and against turning. */
 export const quarterClips: Modification = {
@@ -29,27 +19,25 @@ export const quarterClips: Modification = {
     },
   ],
   holdsLike: 4,
-  reshape: (profile, context, values) => {
-    const toe = toeStation(context.rims)
-    return stations(context, values).reduce((bar, station) => {
-      const s = nearestStation(context.rims.centroid, placeAt(context.rims.outer, station).point) - toe
-      return withVolume(bar, s - values['width']! / 2, s + values['width']! / 2, clipVolume(values))
-    }, profile)
-  },
+  gather: (context, values) =>
+    pairOf(context, values['fromToe']!).map((station) => clipGathered(context, station, values)),
   parts: (context, values) =>
-    stations(context, values).map((station, i) => ({
-      label: i === 0 ? 'Outer quarter clip' : 'Inner quarter clip',
-      layer: 'clip' as const,
-      edge: clipEdge(context, station, values),
-      volume: 0,
-    })),
+    pairOf(context, values['fromToe']!).map((station, i) =>
+      clipPart(context, i === 0 ? 'Outer quarter clip' : 'Inner quarter clip', station, values),
+    ),
+  handles: (context, values) => [
+    pairHandle(context, values['fromToe']!),
+    widthHandle(context, pairOf(context, values['fromToe']!)[1], values['width']!),
+  ],
+  marks: (context, values) =>
+    pairOf(context, values['fromToe']!).map((station) => ({ label: 'Clip', station })),
+  forging: () => [
+    { stage: 'clips', text: 'Draw both quarter clips before shaping, then shape in the next heat.' },
+  ],
   tell: (context, values) => {
-    const [lateral, medial] = stations(context, values).map((station) => {
-      const beside = nearestStation(context.outline.track, placeAt(context.rims.outer, station).point)
-      return Math.round(wallAngleAt(context.foot, context.outline, beside))
-    })
-    return [
-      `Clips lean at ${lateral}° outside and ${medial}° inside, as the wall there. Draw them before the bar is shaped.`,
-    ]
+    const [outside, inside] = pairOf(context, values['fromToe']!).map((station) =>
+      Math.round(wallBeside(context, station)),
+    )
+    return [`Quarter clips lean at ${outside}° outside and ${inside}° inside, as the wall there.`]
   },
 }

@@ -1,13 +1,15 @@
 import type { Problem } from '../../problem'
 import { outOfRange } from '../../range'
 import type { ShoeInput } from '../../records/shoe'
-import { clashOf, modification } from './index'
-import type { Modification, ShoeContext, Values } from './modification'
+import { clashOf, modification, warningOf } from './index'
+import type { Modification, ModificationField, ShoeContext, Values } from './modification'
 
 /** A modification on a shoe, with every figure known. */
 export interface Chosen {
   modification: Modification
   values: Values
+  /** Its place in the list that was given. */
+  at: number
 }
 
 /**
@@ -40,12 +42,28 @@ export function resolveModifications(
     const read = readValues(found, figures, path, context)
     problems.push(...read.problems)
     if (read.problems.length > 0) return
-    const refusal = found.refuse?.(context, read.values)
-    if (refusal) problems.push({ path: `${path}.kind`, message: `${found.label}: ${refusal}` })
-    else chosen.push({ modification: found, values: read.values })
+    chosen.push({ modification: found, values: read.values, at: i })
   })
   return { chosen, problems }
 }
+
+/** Why a modification cannot be made on the shoe as all of them have laid it. */
+export const refusals = (chosen: readonly Chosen[], context: ShoeContext): Problem[] =>
+  chosen.flatMap(({ modification, values, at }) => {
+    const refusal = modification.refuse?.(context, values)
+    return refusal
+      ? [{ path: `shoe.modifications.${at}.kind`, message: `${modification.label}: ${refusal}` }]
+      : []
+  })
+
+/** What is to be thought of modifications that stand together with a warning. */
+export const warningsOf = (chosen: readonly Chosen[]): { title: string; text: string }[] =>
+  chosen.flatMap(({ modification: one }, i) =>
+    chosen.slice(i + 1).flatMap(({ modification: other }) => {
+      const text = warningOf(one.kind, other.kind)
+      return text ? [{ title: `${one.label} with ${other.label.toLowerCase()}`, text }] : []
+    }),
+  )
 
 function readValues(
   { fields, label, kind }: Modification,
@@ -57,8 +75,13 @@ function readValues(
   const values: Record<string, number> = {}
   for (const field of fields) {
     const given = figures[field.key]
-    const value = given === undefined ? field.fallback(context) : typeof given === 'number' ? given : NaN
+    const value = given === undefined ? field.fallback(context) : asFigure(given, field)
     const range = field.range(context)
+    if (field.options && given !== undefined && !Number.isInteger(value)) {
+      const message = `${label}, ${field.label.toLowerCase()}: “${String(given)}” is not one of ${field.options.join(', ')}`
+      problems.push({ path: `${path}.${field.key}`, message })
+      continue
+    }
     const problem = outOfRange(
       `${path}.${field.key}`,
       `${label}, ${field.label.toLowerCase()}`,
@@ -74,4 +97,13 @@ function readValues(
       problems.push({ path: `${path}.${key}`, message: `“${key}” is no figure of a ${kind}` })
   }
   return { values, problems }
+}
+
+/** A figure as it is reckoned with: a choice by its place among the options. */
+function asFigure(given: unknown, { options }: ModificationField): number {
+  if (options && typeof given === 'string') {
+    const at = options.indexOf(given)
+    return at === -1 ? NaN : at
+  }
+  return typeof given === 'number' ? given : NaN
 }

@@ -1,4 +1,4 @@
-import { breakoverField, dressedToe } from './bend-line'
+import { breakoverField, dressedToe, lineHandle } from './bend-line'
 import type { Modification } from './modification'
 
 /** The toe bent up from the breakover forward; the foot is dressed to it. */
@@ -18,7 +18,22 @@ export const rockerToe: Modification = {
     },
   ],
   breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
+  // Bent, not taken away: the section only stands higher.
+  rasp: (form, { middle }, { foot }, values) => {
+    const ahead = middle[1] - (foot.widestFromToe - values['behindToe']!)
+    return ahead > 0 ? { ...form, lift: (values['rise']! * ahead) / values['behindToe']! } : form
+  },
   parts: (context, values) => [dressedToe(context, 'Rocker toe', values['behindToe']!)],
+  handles: (context, values) => [
+    ...lineHandle(context, values),
+    { field: 'rise', point: [context.foot.widestFromToe, values['rise']!], along: [0, 1], view: 'side' },
+  ],
+  forging: () => [
+    {
+      stage: 'heels',
+      text: 'Bend the toe up last, over the breakover line, and rasp a seat for it on the foot.',
+    },
+  ],
   tell: (_context, values) => {
     const angle = (Math.atan2(values['rise']!, values['behindToe']!) * 180) / Math.PI
     return values['behindToe']! > 0 ? [`The toe rises at ${angle.toFixed(0)}° from the breakover.`] : []

@@ -1,4 +1,4 @@
-import { barBetweenHeels, BAR_FIELDS } from './heel-bar'
+import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
 import type { Modification } from './modification'
 
 /** A bar welded between the heels. */
@@ -17,6 +17,10 @@ export const straightBar: Modification = {
       : 'the branches leave no room for a bar this wide',
   parts: (context, { width = 0, thickness = 0 }) => [
     barBetweenHeels(context, 'Straight bar', width, thickness)!,
+  ],
+  handles: (context, values) => barHandles(context, values),
+  forging: () => [
+    { stage: 'weld', text: 'Bevel bar and heels, lay the bar between them and weld; level again.' },
   ],
   tell: () => ['Bevel both ends of the bar and the heels for the weld.'],
   cautions: () => [

@@ -1,6 +1,5 @@
-import { CLIP_FIELDS, clipEdge, clipVolume } from './clip'
+import { CLIP_FIELDS, clipGathered, clipPart, heightHandle, widthHandle } from './clip'
 import type { Modification } from './modification'
-import { withVolume } from './reshape'
 
 /** One clip in the middle of the toe. */
 export const toeClip: Modification = {
@@ -9,14 +8,14 @@ export const toeClip: Modification = {
   purpose: 'Holds the shoe from sliding back; reckoned to hold like about two nails.',
   fields: CLIP_FIELDS,
   holdsLike: 2,
-  reshape: (profile, _context, values) =>
-    withVolume(profile, -values['width']! / 2, values['width']! / 2, clipVolume(values)),
-  parts: (context, values) => [
-    { label: 'Toe clip', layer: 'clip', edge: clipEdge(context, context.rims.toe, values), volume: 0 },
+  gather: (context, values) => [clipGathered(context, context.rims.toe, values)],
+  parts: (context, values) => [clipPart(context, 'Toe clip', context.rims.toe, values)],
+  handles: (context, values) => [
+    widthHandle(context, context.rims.toe, values['width']!),
+    heightHandle(context, context.rims.toe, values['height']!),
   ],
-  tell: ({ foot }) => [
-    `Toe clip leans at ${Math.round(foot.toeAngle)}°, as the wall there. Draw it before the bar is shaped.`,
-  ],
+  forging: () => [{ stage: 'clips', text: 'Draw the toe clip before shaping; drawing distorts the shape.' }],
+  tell: ({ foot }) => [`Toe clip leans at ${Math.round(foot.toeAngle)}°, as the wall there.`],
   cautions: ({ foot }, values) =>
     values['thickness']! > foot.toeWallThickness * 0.6
       ? [

@@ -1,12 +1,5 @@
-import { placeAt, trackLength } from '../../geometry/track'
+import { bearing } from './kit'
 import type { Modification, ShoeContext } from './modification'
-import { withThickness } from './reshape'
-
-/** Foremost and hindmost bearing of the shoe, y. */
-function bearing({ rims }: ShoeContext): { toeY: number; heelY: number } {
-  const end = (station: number) => placeAt(rims.outer, station).point[1]
-  return { toeY: end(rims.toe), heelY: Math.min(end(0), end(trackLength(rims.outer))) }
-}
 
 /** Degrees a wedge steepens the hoof: atan(rise / bearing length). */
 export function wedgeAngle(context: ShoeContext, rise: number): number {
@@ -29,15 +22,27 @@ export const wedge: Modification = {
       fallback: ({ foot }) => foot.length * 0.045,
     },
   ],
-  reshape: (profile, context, values) => {
+  rise: ({ middle }, context, values) => {
     const { toeY, heelY } = bearing(context)
-    return withThickness(
-      profile,
-      context.rims,
-      (y) => Math.max(0, Math.min(1, (toeY - y) / (toeY - heelY))) * values['rise']!,
-    )
+    return Math.max(0, Math.min(1, (toeY - middle[1]) / (toeY - heelY))) * values['rise']!
   },
-  tell: (context, values) => [`Steepens the hoof by ${wedgeAngle(context, values['rise']!).toFixed(1)}°.`],
+  handles: (context, values) => [
+    {
+      field: 'rise',
+      point: [bearing(context).heelY, context.section.thickness + values['rise']!],
+      along: [0, 1],
+      view: 'side',
+    },
+  ],
+  forging: () => [
+    { stage: 'upset', text: 'Draw the toe or upset the heels of the straight bar to the wedge first.' },
+  ],
+  tell: (context, values) => [
+    `Steepens the hoof by ${wedgeAngle(context, values['rise']!).toFixed(1)}°.`,
+    ...(values['rise']! > context.section.thickness * 0.4
+      ? ['Thick for this bar: begin with thicker stock and draw the toe, or the cut grows long.']
+      : []),
+  ],
   cautions: (context, values) => {
     const angle = wedgeAngle(context, values['rise']!)
     return [

@@ -1,0 +1,28 @@
+import type { CautionRule } from './context'
+
+/** More of the wall outside the steel than this share of its thickness and it stands on nothing (common practice). */
+const UNCOVERED_SHARE = 0.55
+
+/** The wall behind the toe must stand on steel all round, whatever the outline was made into. */
+export const coverCautions: CautionRule = ({ cover, outline, foot }) => {
+  const behindToe = cover.filter(
+    ({ footStation }) =>
+      footStation < (outline.toe + outline.lateralWidest) / 2 ||
+      footStation > (outline.toe + outline.medialWidest) / 2,
+  )
+  const least = behindToe.reduce((worst, one) => (one.stands < worst.stands ? one : worst), {
+    footStation: 0,
+    stands: 0,
+  })
+  if (least.stands > -foot.wallThickness * UNCOVERED_SHARE) return []
+  const half = least.footStation < outline.toe ? 'outer' : 'inner'
+  return [
+    {
+      code: 'foot-uncovered',
+      severity: 'caution',
+      title: 'Foot not covered',
+      text: `On the ${half} side the wall stands ${Math.round(-least.stands)} mm outside the shoe.`,
+      action: 'Give the fit more room there, turn the shoe less, or start from a larger shoe.',
+    },
+  ]
+}

@@ -1,0 +1,186 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyFoot } from '../foot/any-foot'
+import { planShoe } from '../plan'
+import { FIVE_BY_FIVE } from '../samples'
+import { codes, made, problemsOf } from '../shoe/modifications/made'
+import { shoeWith } from '../shoe/modifications/made'
+import { nailFlight } from './flight'
+import { resolveNails, withHole } from './nail-plan'
+import { nailNeed, suggestNail, USUAL_NAIL_SIZES } from './sizes'
+import { radiusOf, turningRadius } from './turning'
+import { wallSection } from './wall-section'
+
+const plain = made([])
+const hole = (plan: typeof plain, number: number, branch = 'lateral') =>
+  plan.nails.find((nail) => nail.number === number && nail.branch === branch)!
+
+describe('where holes lie', () => {
+  it('evenly from the first to the last that are asked for, each branch for itself', () => {
+    const plan = made([], {
+      nails: { lateral: { first: 30, last: 66 }, medial: { holes: 3, first: 28, last: 60 } },
+    })
+    expect([1, 2, 3, 4].map((n) => hole(plan, n).fromToe)).toEqual([30, 42, 54, 66])
+    expect([1, 2, 3].map((n) => hole(plan, n, 'medial').fromToe)).toEqual([28, 44, 60])
+  })
+
+  it('one where it was put, with the inset and the lean that were said', () => {
+    const each = [{ number: 2, fromToe: 44, inset: 7, lean: 62 }]
+    const plan = made([], { nails: { lateral: { each } } })
+    expect(hole(plan, 2)).toMatchObject({ fromToe: 44, inset: 7, lean: 62 })
+    expect(hole(plan, 1)).toEqual(hole(plain, 1))
+    // 2.5 mm finer leaves 2.5 mm less wall inside it.
+    expect(hole(plan, 2).insideWall - hole(plan, 2).inset).toBeCloseTo(
+      hole(plain, 2).insideWall - hole(plain, 2).inset,
+      0,
+    )
+  })
+
+  it('an inset beyond the steel stands as far as there is steel, and says so', () => {
+    const plan = made([], { nails: { lateral: { each: [{ number: 1, inset: 30 }] } } })
+    expect(hole(plan, 1).inset).toBeCloseTo(19.05 - 4.5, 6)
+    expect(hole(plan, 1).heldByWeb).toBe(true)
+  })
+
+  it.each([
+    [[{ number: 2, fromToe: 400 }], 'shoe.nails.lateral.2.fromToe', 'is not on the branch'],
+    [[{ number: 3, fromToe: 30 }], 'shoe.nails.lateral.3.fromToe', 'at least 8 mm between two'],
+    [[{ number: 1, lean: 20 }], 'shoe.nails.lateral.1.lean', 'lies between 35° and 100°'],
+    [[{ number: 1, inset: 70 }], 'shoe.nails.lateral.1.inset', 'lies between 1 mm and 40 mm'],
+  ])('%j is refused by name', (each, path, message) => {
+    const problem = problemsOf([], { nails: { lateral: { each } } }).find((one) => one.path === path)!
+    expect(problem.message).toContain(message)
+  })
+
+  it('takes back what was said of a hole, and forgets a hole nothing is said of', () => {
+    const nails = resolveNails({ lateral: { each: [{ number: 1, lean: 60 }] } }).lateral
+    expect(withHole(nails, 1, 'inset', 8).each).toEqual([{ number: 1, lean: 60, inset: 8 }])
+    expect(withHole(nails, 1, 'lean', undefined).each).toEqual([])
+    expect(withHole(nails, 3, 'seen', 19).each.map(({ number }) => number)).toEqual([1, 3])
+  })
+})
+
+describe('the schools', () => {
+  it('sound: none behind the bend of the quarter; laminitic: none ahead of it; for any foot', () =>
+    fc.assert(
+      fc.property(anyFoot, fc.constantFrom('sound' as const, 'laminitic' as const), (foot, school) => {
+        const plan = planShoe(foot, shoeWith([], { nails: { school } }))
+        for (const nail of plan.nails) {
+          expect(nail.beyond).toBeUndefined()
+          const bend = ((nail.branch === 'lateral' ? 1 : -1) * plan.foot.quarterLead) / 2
+          if (school === 'sound') expect(nail.y).toBeGreaterThan(bend - 1.5)
+          else expect(nail.y).toBeLessThan(bend + 1.5)
+        }
+      }),
+      { numRuns: 40 },
+    ))
+
+  it('warn beyond their limits, each its own', () => {
+    const far = { lateral: { holes: 1, each: [{ number: 1, fromToe: 110 }], driven: [1] } }
+    expect(codes(made([], { nails: far }))).toContain('nail-beyond-limit')
+    expect(codes(made([], { nails: { ...far, school: 'laminitic' } }))).not.toContain('nail-beyond-limit')
+    const forward = { lateral: { each: [{ number: 1, fromToe: 8 }] } }
+    expect(hole(made([], { nails: forward }), 1).beyond).toBe('forward')
+  })
+})
+
+describe('what is kept clear', () => {
+  const crack = { why: 'crack', half: 'lateral', fromToe: hole(plain, 2).fromToe, width: 6 } as const
+
+  it('a nail in a crack is told, not driven for sound; others are left alone', () => {
+    const plan = made([], { foot: { keepClear: [crack] } })
+    expect(hole(plan, 2).verdict).toBe('in-the-way')
+    expect(hole(plan, 2).why).toContain('crack')
+    expect(hole(plan, 2, 'medial').verdict).toBe('sound')
+    expect(hole(plan, 1).verdict).toBe('sound')
+    expect(codes(plan)).toContain('nail-in-the-way')
+  })
+
+  it('never hides that a nail would prick', () => {
+    const nails = { lateral: { each: [{ number: 2, inset: 14.5 }] } }
+    const plan = made([], { foot: { keepClear: [crack], wallThickness: 7 }, nails })
+    expect(hole(plan, 2).verdict).toBe('would-prick')
+  })
+
+  it('moved along the crease the nail is sound again', () => {
+    const moved = { lateral: { each: [{ number: 2, fromToe: crack.fromToe + 8 }] } }
+    expect(hole(made([], { foot: { keepClear: [crack] }, nails: moved }), 2).verdict).toBe('sound')
+  })
+})
+
+describe('the nail', () => {
+  it('must reach through shoe and pad to its exit, with what is wrung off: by hand', () => {
+    const need = nailNeed([{ exitHeight: 20, lean: 90, wallThickness: 10 }], 8, 3)!
+    expect(need.length).toBeCloseTo(20 + 8 * 0.6 + 3 + 9, 9)
+    expect(need.shank).toBeCloseTo(2.6, 9)
+  })
+
+  it('is the shortest that reaches, no thicker than the wall bears', () => {
+    const size = suggestNail({ length: 46, shank: 2 }, USUAL_NAIL_SIZES)!
+    expect(size.name).toBe('Slim 3')
+    expect(suggestNail({ length: 46, shank: 2.2 }, USUAL_NAIL_SIZES)!.name).toBe('Middle 3')
+    expect(suggestNail({ length: 90, shank: 9 }, USUAL_NAIL_SIZES)).toBeUndefined()
+  })
+
+  it('comes out of the table of the workshop, and one that is not there any more is told', () => {
+    const shoe = shoeWith([], { nails: { size: 'Old 9' } })
+    expect(codes(planShoe(FIVE_BY_FIVE, shoe))).toContain('nail-size-unknown')
+    const table = [{ name: 'Old 9', length: 30, shank: 4, head: 6 }]
+    const plan = planShoe(FIVE_BY_FIVE, shoe, { nailSizes: table })
+    expect(plan.nailing.size?.name).toBe('Old 9')
+    expect(codes(plan)).toContain('nail-short')
+    expect(codes(plan)).toContain('nail-stout')
+  })
+})
+
+describe('the turning radius', () => {
+  it('comes back out of the exit heights it was used for', () =>
+    fc.assert(
+      fc.property(
+        fc.double({ min: 10, max: 60, noNaN: true }),
+        fc.double({ min: 4, max: 14, noNaN: true }),
+        fc.double({ min: 50, max: 88, noNaN: true }),
+        fc.double({ min: -4, max: 4, noNaN: true }),
+        (radius, insideWall, wallAngle, off) => {
+          const lean = wallAngle + off
+          const seen = nailFlight(insideWall, lean, wallAngle, radius).exitHeight
+          expect(radiusOf({ insideWall, lean, wallAngle, seen })).toBeCloseTo(radius, 6)
+        },
+      ),
+    ))
+
+  it('needs three nails and gives the middle one with what half of them lie between', () => {
+    const nail = (seen: number) => ({ insideWall: 10, lean: 60, wallAngle: 60, seen })
+    expect(turningRadius([nail(20), nail(21)])).toBeUndefined()
+    // seen = sqrt(2 R d): 20, 22 and 24 mm for d = 10 are R = 20, 24.2 and 28.8.
+    const found = turningRadius([nail(24), nail(20), nail(22)])!
+    expect(found).toMatchObject({ count: 3 })
+    expect(found.radius).toBeCloseTo(24.2, 9)
+    expect(found.low).toBeCloseTo(22.1, 9)
+    expect(found.high).toBeCloseTo(26.5, 9)
+  })
+
+  it('a nail lower than a straight one would be says nothing of turning', () => {
+    expect(radiusOf({ insideWall: 3, lean: 80, wallAngle: 50, seen: 25 })).toBeUndefined()
+  })
+})
+
+describe('the cut through the wall', () => {
+  it('shows the way of the nail from where it enters to the face of the wall', () => {
+    const nail = hole(plain, 2)
+    const section = wallSection(nail, plain.foot, 22)
+    expect(section.way[0]).toEqual([nail.insideWall, 0])
+    const [x, z] = section.way.at(-1)!
+    expect(z).toBeCloseTo(nail.exitHeight, 9)
+    expect(x).toBeCloseTo(z / Math.tan((nail.wallAngle * Math.PI) / 180), 6)
+    expect(section.lineOuter[0][0]).toBeCloseTo(nail.wallThickness, 9)
+  })
+})
+
+it('holes stay on the shoe’s rim whatever the outline was made into', () => {
+  for (const kind of ['squared-toe', 'trailer', 'lateral-extension', 'wide-toe']) {
+    const plan = made([{ kind }])
+    expect(plan.nails.length).toBeGreaterThan(5)
+    for (const nail of plan.nails) expect(nail.insideWall).toBeGreaterThan(3)
+  }
+})

@@ -1,0 +1,84 @@
+import type { Section } from '../records/shoe'
+import type { FootOutline } from '../foot/outline'
+import type { Lay, LayPlace } from './lay'
+import type { ShoeContext } from './modifications/modification'
+import type { Chosen } from './modifications/resolve'
+import { barPlaces, profileOf, type BarPlace, type Profile } from './profile'
+import { layRims, type Rims } from './rims'
+import { barForm, formArea, type SectionForm } from './section-form'
+
+/** The finished section at a place of the shoe: what a cut there would show. */
+export interface SectionCut {
+  place: BarPlace
+  form: SectionForm
+}
+
+/** The section as forged at a place: the bar with its edges and faces moved, before its web has grown by that. */
+function forged(place: LayPlace, bar: Section, chosen: readonly Chosen[], context: ShoeContext): SectionForm {
+  return chosen.reduce(
+    (form, { modification, values }) => modification.forge?.(form, place, context, values) ?? form,
+    barForm(bar),
+  )
+}
+
+/**
+ * The rims of a shoe with its modifications. Metal that is forged aside is not lost: the web grows by it, so that the
+ * section keeps the area of the bar it was made from.
+ */
+export function modifiedRims(
+  chosen: readonly Chosen[],
+  plain: { lay: Lay; rims: Rims; centroidShare: number },
+  outline: FootOutline,
+  context: ShoeContext,
+): Rims {
+  if (!chosen.some(({ modification }) => modification.lay ?? modification.forge)) return plain.rims
+  const lay = chosen.reduce(
+    (laid, { modification, values }) => modification.lay?.(laid, context, values) ?? laid,
+    plain.lay,
+  )
+  const { section } = context
+  const web = (place: LayPlace): number => {
+    const width = lay.web(place)
+    const bar = { ...section, width }
+    return (
+      width + (formArea(barForm(bar)) - formArea(forged(place, bar, chosen, context))) / section.thickness
+    )
+  }
+  return layRims(outline, { ...lay, web }, plain.centroidShare)
+}
+
+/** The section at every place and the profile that follows from it. */
+export function buildBar(
+  chosen: readonly Chosen[],
+  context: ShoeContext,
+): { profile: Profile; cuts: SectionCut[] } {
+  const { rims, section } = context
+  const places = barPlaces(rims)
+  const { shape, material, thickness } = section
+  const rises = chosen.filter(({ modification }) => modification.rise)
+  const forges = chosen.filter(({ modification }) => modification.forge)
+  const rasps = chosen.filter(({ modification }) => modification.rasp)
+  let last: SectionForm | undefined
+  const asForged = places.map((place): SectionForm => {
+    const rise = rises.reduce(
+      (sum, { modification, values }) => sum + modification.rise!(place, context, values),
+      0,
+    )
+    const bar = { shape, material, width: place.web, thickness: thickness + rise }
+    if (forges.length > 0) return forged(place, bar, forges, context)
+    // Most of a shoe is the same bar at every place.
+    if (last?.width !== bar.width || last.thickness !== bar.thickness) last = barForm(bar)
+    return last
+  })
+  const finished = asForged.map((form, i) =>
+    rasps.reduce(
+      (now, { modification, values }) => modification.rasp!(now, places[i]!, context, values),
+      form,
+    ),
+  )
+  const gathered = chosen.flatMap(({ modification, values }) => modification.gather?.(context, values) ?? [])
+  return {
+    profile: profileOf(places, asForged, finished, gathered),
+    cuts: places.map((place, i) => ({ place, form: finished[i]! })),
+  }
+}

@@ -1,0 +1,28 @@
+import type { FootOutline } from '../foot/outline'
+import { nearestStation, placeAt, trackLength, type Track } from '../geometry/track'
+import { turnRight } from '../geometry/vector'
+
+/** How far the shoe's outer rim stands outside the wall beside a place of the foot, mm; minus where it lies inside. */
+export interface Cover {
+  footStation: number
+  stands: number
+}
+
+/** Places of the outline that are looked at. */
+const PLACES = 40
+
+/** The cover of a foot all round, from the lateral to the medial buttress. */
+export function coverOf(outline: FootOutline, outer: Track): Cover[] {
+  const end = trackLength(outline.track)
+  return Array.from({ length: PLACES + 1 }, (_, i) => {
+    const footStation = (end * i) / PLACES
+    const wall = placeAt(outline.track, footStation).point
+    const rim = placeAt(outer, nearestStation(outer, wall))
+    const out = turnRight(rim.tangent)
+    return { footStation, stands: (rim.point[0] - wall[0]) * out[0] + (rim.point[1] - wall[1]) * out[1] }
+  })
+}
+
+/** The least cover all round, mm. */
+export const leastCover = (outline: FootOutline, outer: Track): number =>
+  Math.min(...coverOf(outline, outer).map(({ stands }) => stands))
