@@ -55,6 +55,8 @@ export { closedGates, gatesOf, type Gate } from './look/gates'
 export { advise } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { clashOf, modification, MODIFICATIONS } from './shoe/modifications'
+export { MODIFICATION_GROUPS, type ModificationGroup } from './shoe/modifications/modification'
+export { nailHandles, shoeHandles, withFigure, type ShoeHandle } from './shoe/handles'
 export type {
   CourseStep,
   Guide,
@@ -70,11 +72,11 @@ export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from 
 export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
 export { resolveNails, withHole, type BranchNails, type HoleChange, type NailPlan } from './nails/nail-plan'
-export { markPlace, type ClearStretch } from './nails/keep-clear'
+export { markAt, type ClearStretch } from './nails/keep-clear'
 export type { Nailing } from './nails/nailing'
 export { SCHOOLS_OF_NAILING, type NailSchoolName } from './nails/schools'
 export { USUAL_NAIL_SIZES } from './nails/sizes'
-export { turningRadius, type SeenNail, type TurningRadius } from './nails/turning'
+export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } from './nails/turning'
 export { sectionOutline, type SectionForm } from './shoe/section-form'
 export type { SectionCut } from './shoe/build'
 export { differences, type Difference } from './shoe/difference'
@@ -116,7 +118,17 @@ export type {
   ShoeInput,
   WorkshopInput,
 } from './records/shoe'
-export type { FootRecord, Horse, Owner, Pattern, Visit, WorkshopRecord } from './records/practice'
+export { CLOSE_LIST, type CloseStep } from './nails/close-list'
+export type {
+  CloseCheck,
+  CloseList,
+  FootRecord,
+  Horse,
+  Owner,
+  Pattern,
+  Visit,
+  WorkshopRecord,
+} from './records/practice'
 export {
   currentPatterns,
   type HorsePage,

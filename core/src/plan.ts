@@ -79,6 +79,8 @@ export interface Plan {
 export interface PlannedModification {
   kind: string
   values: Readonly<Record<string, number>>
+  /** What is possible for each figure here. */
+  ranges: Readonly<Record<string, readonly [number, number]>>
   told: string[]
   handles: ModificationHandle[]
   guides: Guide[]
@@ -182,6 +184,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     modifications: chosen.map(({ modification, values }) => ({
       kind: modification.kind,
       values,
+      ranges: Object.fromEntries(modification.fields.map(({ key, range }) => [key, range(plainContext)])),
       told: modification.tell?.(context, values) ?? [],
       handles: modification.handles?.(context, values) ?? [],
       guides: modification.guides?.(context, values) ?? [],

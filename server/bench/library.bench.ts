@@ -57,6 +57,7 @@ practice.db.transaction(() => {
         date: day(v),
         state: 'done',
         notes: '',
+        closeList: {},
         archived: false,
       }),
     )

@@ -78,6 +78,7 @@ export function addHorse(practice: Practice, name = 'Tansy') {
     date: '2026-10-01',
     state: 'done',
     notes: '',
+    closeList: {},
     archived: false,
   })
   return { owner, horse, visit }

@@ -24,6 +24,8 @@ export interface NailHole {
   insideWall: number
   /** Where it lies on the foot's outline, station in mm. */
   footStation: number
+  /** Along the wall from the middle of the toe, mm: as marks on the wall are counted. */
+  alongWall: number
   /** Of the wall there, mm. */
   wallThickness: number
   driven: boolean
@@ -104,6 +106,7 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
         inset,
         insideWall: inset - stands,
         footStation,
+        alongWall: Math.abs(footStation - outline.toe),
         wallThickness,
         driven: driven.includes(i + 1),
         heldByWeb: Math.abs(inset - wanted) > 0.5,

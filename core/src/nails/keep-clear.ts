@@ -1,4 +1,3 @@
-import type { Half } from '../foot/half'
 import type { FootOutline } from '../foot/outline'
 import type { KeepClear } from '../records/foot'
 import type { NailHole } from './holes'
@@ -23,8 +22,9 @@ const NAIL_ROOM = 2
 export const inTheWay = (hole: Pick<NailHole, 'footStation'>, stretches: readonly ClearStretch[]) =>
   stretches.find(({ from, to }) => hole.footStation > from - NAIL_ROOM && hole.footStation < to + NAIL_ROOM)
 
-/** Where a foot station lies in the words of a mark: which half, and how far from the toe along the wall. */
-export const markPlace = (station: number, outline: FootOutline): { half: Half; fromToe: number } => ({
-  half: station < outline.toe ? 'lateral' : 'medial',
-  fromToe: Math.abs(station - outline.toe),
-})
+/** A hole as a mark on the wall, mm wide. */
+export const markAt = (
+  { branch, alongWall }: Pick<NailHole, 'branch' | 'alongWall'>,
+  why: KeepClear['why'],
+  width: number,
+): KeepClear => ({ why, half: branch, fromToe: Math.round(alongWall * 10) / 10, width })

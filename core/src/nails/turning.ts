@@ -20,6 +20,14 @@ export interface TurningRadius {
   count: number
 }
 
+/** What a practice knows about how its nails turn. */
+export interface NailTurning {
+  /** Nails whose exit was written down. */
+  seen: number
+  /** None until enough of them say something. */
+  turning: TurningRadius | null
+}
+
 /**
  * The radius along which one nail turned: from z cot(wall) = d + z cot(lean) - z^2 / 2R at its exit.
  * Undefined where no turning explains it: it came out lower than a straight nail would.

@@ -43,6 +43,22 @@ export const horseSchema = z
 
 export const VISIT_STATES = ['open', 'done'] as const
 
+/** What is looked at on each shod foot while it is nailed and finished. */
+export const CLOSE_CHECKS = [
+  'two nails',
+  'frog to toe',
+  'square across',
+  'heels on their marks',
+  'clinched',
+  'finished',
+] as const
+
+/** What was ticked off and noted for each foot. */
+export const closeListSchema = z.partialRecord(
+  sideSchema,
+  z.object({ checked: z.array(z.enum(CLOSE_CHECKS)).default([]), note: textSchema.default('') }).strict(),
+)
+
 export const visitSchema = z
   .object({
     ...stored,
@@ -50,6 +66,7 @@ export const visitSchema = z
     date: daySchema,
     state: z.enum(VISIT_STATES).default('open'),
     notes: textSchema.default(''),
+    closeList: closeListSchema.default({}),
     archived: z.boolean().default(false),
   })
   .strict()
@@ -87,6 +104,8 @@ export const workshopRecordSchema = z.object({ ...stored, figures: workshopSchem
 
 export type Owner = z.infer<typeof ownerSchema>
 export type Horse = z.infer<typeof horseSchema>
+export type CloseCheck = (typeof CLOSE_CHECKS)[number]
+export type CloseList = z.infer<typeof closeListSchema>
 export type Visit = z.infer<typeof visitSchema>
 export type FootRecord = z.infer<typeof footRecordSchema>
 export type Pattern = z.infer<typeof patternSchema>

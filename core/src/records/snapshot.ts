@@ -23,7 +23,7 @@ export type SnapshotNail = Pick<
   Nail,
   'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict' | 'seen'
 > &
-  Partial<Pick<Nail, 'insideWall' | 'lean' | 'wallAngle'>>
+  Partial<Pick<Nail, 'insideWall' | 'lean' | 'wallAngle' | 'alongWall'>>
 
 /** The part of a plan that is stored with a pattern. */
 export function snapshotOf(plan: Plan): Snapshot {
@@ -48,6 +48,7 @@ export function snapshotOf(plan: Plan): Snapshot {
       insideWall: round(nail.insideWall, 2),
       lean: round(nail.lean, 2),
       wallAngle: round(nail.wallAngle, 2),
+      alongWall: round(nail.alongWall, 1),
       ...(nail.seen !== undefined && { seen: nail.seen }),
     })),
     cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),

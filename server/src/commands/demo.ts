@@ -17,6 +17,7 @@ import {
 import {
   animalSchema,
   FIT_NAMES,
+  MATERIALS,
   findingSchema,
   footLookSchema,
   lookSchema,
@@ -93,7 +94,15 @@ export const demoSchema = z.object({
         fit: z.union([z.enum(FIT_NAMES), z.record(z.string(), length)]),
         name: z.string(),
         /** Kinds of modification by foot, with their defaults. */
-        modifications: z.partialRecord(sideSchema, z.array(z.string())).optional(),
+        modifications: z
+          .partialRecord(sideSchema, z.array(z.union([z.string(), z.looseObject({ kind: z.string() })])))
+          .optional(),
+        /** Feet that wear another bar: width, thickness, metal. */
+        bars: z.partialRecord(sideSchema, z.tuple([length, length, z.enum(MATERIALS)])).optional(),
+        /** How high the nails came out, mm, hole by hole from the toe. */
+        seen: z
+          .partialRecord(sideSchema, z.object({ lateral: z.array(z.number()), medial: z.array(z.number()) }))
+          .optional(),
       }),
     }),
   ),
@@ -139,6 +148,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
       date: day,
       state: 'done',
       notes: visitNote(horse, i),
+      closeList: {},
       archived: false,
       ...at,
     })
@@ -315,16 +325,29 @@ function seenBeside(
 }
 
 function shoeOf(horse: DemoHorse, side: Side, visit: number): ShoeInput {
-  const [width, thickness] = horse.shoe.section
-  const section: Section = { shape: 'flat', width: mm(width), thickness: mm(thickness), material: 'steel' }
+  const [width, thickness, material] = horse.shoe.bars?.[side] ?? [...horse.shoe.section, 'steel' as const]
+  const section: Section = { shape: 'flat', width: mm(width), thickness: mm(thickness), material }
   const fit =
     typeof horse.shoe.fit === 'string'
       ? horse.shoe.fit
       : (Object.fromEntries(Object.entries(horse.shoe.fit).map(([k, v]) => [k, mm(v)])) as FitNumbers)
   // The outer branch carried a fourth nail in the first year.
-  const nails = visit === 0 ? { lateral: { driven: [1, 2, 3, 4] }, medial: { driven: [1, 2, 3] } } : undefined
-  const modifications = (horse.shoe.modifications?.[side] ?? []).map((kind) => ({ kind }))
+  const nails =
+    visit === 0 ? { lateral: { driven: [1, 2, 3, 4] }, medial: { driven: [1, 2, 3] } } : seenOf(horse, side)
+  const modifications = (horse.shoe.modifications?.[side] ?? []).map((one) =>
+    typeof one === 'string' ? { kind: one } : (one as NonNullable<ShoeInput['modifications']>[number]),
+  )
   return { section, fit, modifications, ...(nails && { nails }) }
+}
+
+/** The exits that were written down afterwards, as nails of the shoe. */
+function seenOf(horse: DemoHorse, side: Side): ShoeInput['nails'] {
+  const seen = horse.shoe.seen?.[side]
+  if (!seen) return undefined
+  const branch = (heights: number[]) => ({
+    each: heights.map((height, i) => ({ number: i + 1, seen: height })),
+  })
+  return { lateral: branch(seen.lateral), medial: branch(seen.medial) }
 }
 
 const NOTES = [

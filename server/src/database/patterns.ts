@@ -1,4 +1,4 @@
-import { planShoe, snapshotOf, type Pattern, type StoredPattern } from '@crescent/core'
+import { planShoe, snapshotOf, type Pattern, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from './open'
 import { recordTable, sameContent } from './record-table'
 
@@ -29,8 +29,16 @@ export function patterns(db: Db) {
     return pattern
   }
 
+  const seenRows = db.prepare(
+    `SELECT nail.value AS nail FROM patterns, json_each(patterns.result, '$.nails') AS nail
+     WHERE json_extract(nail.value, '$.seen') IS NOT NULL AND json_extract(nail.value, '$.lean') IS NOT NULL`,
+  )
+
   return {
     ...table,
+    /** Every nail of which somebody wrote down how high it came out. */
+    seenNails: (): SeenNail[] =>
+      (seenRows.all() as { nail: string }[]).map(({ nail }) => JSON.parse(nail) as SeenNail),
     /** The patterns of a horse, the newest first. */
     ofHorse: (horseId: string): StoredPattern[] =>
       table.list('horse_id = @horseId ORDER BY updated_at DESC', { horseId }),

@@ -9,6 +9,7 @@ export function visits(db: Db) {
     date: 'plain',
     state: 'plain',
     notes: 'plain',
+    closeList: 'json',
     archived: 'flag',
   })
   return {

@@ -2,6 +2,7 @@ import type { Route } from '../http/route'
 import { healthRoutes } from './health'
 import { horseRoutes } from './horses'
 import { lookRoutes } from './looks'
+import { nailRoutes } from './nails'
 import { ownerRoutes } from './owners'
 import { patternRoutes } from './patterns'
 import { planRoutes } from './plan'
@@ -20,6 +21,7 @@ export const routes: readonly Route[] = [
   ...visitRoutes,
   ...lookRoutes,
   ...patternRoutes,
+  ...nailRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

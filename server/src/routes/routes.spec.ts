@@ -194,6 +194,7 @@ describe('round', () => {
       date: '2026-11-13',
       state: 'open',
       notes: '',
+      closeList: {},
       archived: false,
     })
     const there = await on('2026-11-13')

@@ -9,6 +9,7 @@ const FROM = 0.55
 /** The outer foot-surface edge bevelled where the shoe stands wider than the foot. */
 export const boxing: Modification = {
   kind: 'boxing',
+  group: 'surfaces',
   label: 'Boxing',
   purpose:
     'The foot-surface edge bevelled where the shoe stands wider than the foot: nothing to tread on or catch.',

@@ -39,6 +39,7 @@ const pieces = (context: ShoeContext, values: Values): Part[] => {
 /** A groove in the ground surface that holds the nail heads and grips. */
 export const crease: Modification = {
   kind: 'crease',
+  group: 'surfaces',
   label: 'Crease',
   purpose: 'A groove in the ground surface: nail heads sink in it, dirt in it grips.',
   fields: [

@@ -11,6 +11,7 @@ const middleY = ({ foot, section }: ShoeContext, values: Values): number =>
 /** The outline closed behind the heels in an oval. */
 export const eggBar: Modification = {
   kind: 'egg-bar',
+  group: 'heels',
   label: 'Egg bar',
   purpose: 'Closed behind the heels in an oval: bearing back to the plumb line of the bulbs.',
   fields: [

@@ -46,6 +46,7 @@ function raised(context: ShoeContext, values: Values): number {
 /** Aluminium plate with four rails for founder: breakover far back, the back of the foot raised and supported. */
 export const fourRailPlate: Modification = {
   kind: 'four-rail-plate',
+  group: 'plates',
   label: 'Four-rail plate',
   purpose:
     'Aluminium plate for founder: breakover beneath the tip of P3, rails at the back, cushion filling.',

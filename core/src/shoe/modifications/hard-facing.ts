@@ -37,6 +37,7 @@ function beads(context: ShoeContext, place: number): Part[] {
 /** Hard metal laid on where the shoe wears. */
 export const hardFacing: Modification = {
   kind: 'hard-facing',
+  group: 'wear',
   label: 'Hard-facing',
   purpose: 'Hard metal laid on where it wears: on roads weeks of wear become months.',
   fields: [

@@ -47,6 +47,7 @@ function polyline(points: readonly Vec[]): Track {
 /** A bar between the heels with a plate that lets the frog carry. */
 export const heartBar: Modification = {
   kind: 'heart-bar',
+  group: 'heels',
   label: 'Heart bar',
   purpose: 'The frog carries a share: separated or resected walls, founder.',
   fields: [

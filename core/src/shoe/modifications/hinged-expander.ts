@@ -52,6 +52,7 @@ export const crossBars = ({ resting = 0, step = 0, bars = 0 }: Values): number[]
 /** A shoe in two halves that opens the heels bar by bar. */
 export const hingedExpander: Modification = {
   kind: 'hinged-expander',
+  group: 'plates',
   label: 'Hinged heel expander',
   purpose: 'Two halves hinged at the toe, opened bar by bar: contracted heels in a foot that is kept soft.',
   fields: [

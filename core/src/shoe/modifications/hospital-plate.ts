@@ -52,6 +52,7 @@ function screwPlaces(context: ShoeContext, values: Values): Vec[] {
 /** Plate over the sole that comes off for dressing. */
 export const hospitalPlate: Modification = {
   kind: 'hospital-plate',
+  group: 'plates',
   label: 'Hospital plate',
   purpose: 'A plate over the sole, screwed on, taken off for dressing: surgery, abscess, resection.',
   fields: [

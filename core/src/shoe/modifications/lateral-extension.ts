@@ -9,6 +9,7 @@ const BOXED_FROM = 0.45
 /** The outer branch carried outside the wall from the quarter back, the web as it was. */
 export const lateralExtension: Modification = {
   kind: 'lateral-extension',
+  group: 'branches',
   label: 'Lateral extension',
   purpose:
     'The outer branch stands outside the wall from the quarter back: bearing for a limb that falls outward.',

@@ -105,9 +105,22 @@ export interface CourseStep {
   toDay: number
 }
 
+/** Where a modification is looked for. */
+export const MODIFICATION_GROUPS = [
+  { key: 'clips', label: 'Clips' },
+  { key: 'toe', label: 'Toe and breakover' },
+  { key: 'heels', label: 'Heels and bars' },
+  { key: 'branches', label: 'Branches' },
+  { key: 'plates', label: 'Plates, pads, expander' },
+  { key: 'wear', label: 'Wear and grip' },
+  { key: 'surfaces', label: 'Crease and edges' },
+] as const
+export type ModificationGroup = (typeof MODIFICATION_GROUPS)[number]['key']
+
 /** One modification: what it is for, its figures, and what it does to outline, bar, breakover, nails and cautions. */
 export interface Modification {
   kind: string
+  group: ModificationGroup
   label: string
   purpose: string
   fields: readonly ModificationField[]

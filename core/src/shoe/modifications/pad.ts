@@ -10,6 +10,7 @@ const SHAPES = ['full', 'rim'] as const
 /** A pad between shoe and foot, packed. */
 export const pad: Modification = {
   kind: 'pad',
+  group: 'plates',
   label: 'Pad and packing',
   purpose: 'Leather or plastic between shoe and foot: thin soles, stony ground, bruises.',
   fields: [

@@ -6,6 +6,7 @@ import type { Modification } from './modification'
 /** The ground edge bevelled from heel to heel, so that the foot rolls off any way it likes. */
 export const perimeterBevel: Modification = {
   kind: 'perimeter-bevel',
+  group: 'toe',
   label: 'Perimeter bevel',
   purpose: 'The ground edge bevelled from heel to heel: breaks over wherever the foot wants to.',
   fields: [

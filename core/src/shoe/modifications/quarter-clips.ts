@@ -4,6 +4,7 @@ import type { Modification } from './modification'
 /** Two clips at the toe quarters: for a thin wall with few nails, and against turning. */
 export const quarterClips: Modification = {
   kind: 'quarter-clips',
+  group: 'clips',
   label: 'Quarter clips',
   purpose: 'For a thin wall with few nails and against twisting; the two hold like about four nails.',
   fields: [

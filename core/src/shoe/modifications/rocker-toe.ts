@@ -4,6 +4,7 @@ import type { Modification } from './modification'
 /** The toe bent up from the breakover forward; the foot is dressed to it. */
 export const rockerToe: Modification = {
   kind: 'rocker-toe',
+  group: 'toe',
   label: 'Rocker toe',
   purpose: 'Bent up from the breakover forward: the foot rolls off with less pull on the heels.',
   fields: [

@@ -8,6 +8,7 @@ const ROLL = 0.45
 /** The ground edge of the toe rounded off from the breakover forward. */
 export const rolledToe: Modification = {
   kind: 'rolled-toe',
+  group: 'toe',
   label: 'Rolled toe',
   purpose: 'Breakover set back by rounding the ground edge; the foot surface stays flat.',
   fields: [breakoverField],

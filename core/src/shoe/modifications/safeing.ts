@@ -11,6 +11,7 @@ const FROM = 0.25
 /** The ground edge softened, above all of the inner branch and heel, so that a step on the other leg does not cut. */
 export const safeing: Modification = {
   kind: 'safeing',
+  group: 'surfaces',
   label: 'Safeing',
   purpose: 'The ground edge of the inner branch and heel softened: a step on the other leg does not cut.',
   fields: [

@@ -9,6 +9,7 @@ const TO = 0.85
 /** The inner foot surface relieved, so that steel cannot press on the sole. */
 export const seatingOut: Modification = {
   kind: 'seating-out',
+  group: 'surfaces',
   label: 'Seating out',
   purpose: 'The inner foot surface relieved so that steel cannot press on the sole: flat and dropped soles.',
   fields: [

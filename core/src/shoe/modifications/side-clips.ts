@@ -4,6 +4,7 @@ import type { Modification } from './modification'
 /** Two clips at the widest part: the shoe cannot be spread by the foot, and cannot shift sideways. */
 export const sideClips: Modification = {
   kind: 'side-clips',
+  group: 'clips',
   label: 'Side clips',
   purpose: 'At the widest part: hold a split or spreading wall together, and the shoe against side thrust.',
   fields: [

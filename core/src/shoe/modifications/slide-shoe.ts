@@ -66,6 +66,7 @@ export function largestTurn(context: ShoeContext): number {
 /** Slide shoe for hind feet: wide slick toe or narrow toe with hold, narrow open heels, long branches. */
 export const slideShoe: Modification = {
   kind: 'slide-shoe',
+  group: 'branches',
   label: 'Slide shoe',
   purpose:
     'Runs on over the ground: even on both sides, heels narrow and open so that dirt leaves between them.',

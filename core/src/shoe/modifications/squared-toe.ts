@@ -34,6 +34,7 @@ export function squaredRim(rim: OuterRim, line: number, easing: number): OuterRi
 /** The toe of the shoe set straight across under the wall. */
 export const squaredToe: Modification = {
   kind: 'squared-toe',
+  group: 'toe',
   label: 'Squared toe',
   purpose: 'The toe forged straight across and set back under the wall: breakover back, nothing to tread on.',
   fields: [

@@ -4,6 +4,7 @@ import type { Modification } from './modification'
 /** A bar welded between the heels. */
 export const straightBar: Modification = {
   kind: 'straight-bar',
+  group: 'heels',
   label: 'Straight bar',
   purpose: 'Joins the heels: they cannot spread apart or sink one by one.',
   fields: BAR_FIELDS,

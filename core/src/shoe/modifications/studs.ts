@@ -24,6 +24,7 @@ function places(context: ShoeContext, values: Values): { label: string; at: read
 /** Studs driven or screwed into the branches. */
 export const studs: Modification = {
   kind: 'studs',
+  group: 'wear',
   label: 'Studs',
   purpose: 'Hold on ice, wet grass and smooth roads; also against wear.',
   fields: [

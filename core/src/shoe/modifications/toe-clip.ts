@@ -4,6 +4,7 @@ import type { Modification } from './modification'
 /** One clip in the middle of the toe. */
 export const toeClip: Modification = {
   kind: 'toe-clip',
+  group: 'clips',
   label: 'Toe clip',
   purpose: 'Holds the shoe from sliding back; reckoned to hold like about two nails.',
   fields: CLIP_FIELDS,

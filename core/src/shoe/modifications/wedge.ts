@@ -10,6 +10,7 @@ export function wedgeAngle(context: ShoeContext, rise: number): number {
 /** Branches that grow thicker to the heel. */
 export const wedge: Modification = {
   kind: 'wedge',
+  group: 'heels',
   label: 'Wedge',
   purpose: 'Raises the heels: thickness grows evenly from toe to heel.',
   fields: [

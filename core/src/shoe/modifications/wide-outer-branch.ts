@@ -12,6 +12,7 @@ const FULL = 0.5
 /** The outer branch spread, the inner one narrowed: for a foot loaded on its outside. */
 export const wideOuterBranch: Modification = {
   kind: 'wide-outer-branch',
+  group: 'branches',
   label: 'Wide outer branch',
   purpose: 'More ground under the outer side, less under the inner: for a foot loaded on its outside.',
   fields: [

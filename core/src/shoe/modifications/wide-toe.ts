@@ -21,6 +21,7 @@ const webs = (section: ShoeContext['section'], { toeWeb = 0, heelWeb = 0 }: Valu
 /** Toe upset wide, branches drawn narrow: the heels sink where the going is soft. */
 export const wideToe: Modification = {
   kind: 'wide-toe',
+  group: 'branches',
   label: 'Wide toe, narrow heels',
   purpose: 'One school for a suspensory strain: the heels sink in soft going, the toe stays up.',
   fields: [

@@ -41,7 +41,7 @@ import { lookActions } from '../state/look/look.feature'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { BarStrip } from './bar-strip'
 import { ConflictDialog, type ConflictAnswer, type ConflictDialogData } from './conflict-dialog'
-import { FinishDialog, type FinishDialogData } from './finish-dialog'
+import { FinishDialog, type FinishAnswer, type FinishDialogData } from './finish-dialog'
 import { FootDrawing, type FigureChange } from './foot-drawing'
 import { IronSlip } from './iron-slip'
 import { LookDrawing } from './look/look-drawing'
@@ -53,15 +53,43 @@ import { CompareView } from './map/compare-view'
 import { Mapping } from './map/mapping'
 import { SideDrawing } from './map/side-drawing'
 import { MapStep } from './map-step'
-import { NailStep } from './nail-step'
+import { NailStep } from './nail/nail-step'
 import { PatternDialog, type PatternChoice } from './pattern-dialog'
 import { PrintSheet } from './print-sheet'
 import { SaveDialog, type SaveDialogAnswer, type SaveDialogData } from './save-dialog'
+import { AgainstView } from './shoe/against-view'
+import { CutView } from './shoe/cut-view'
+import { ShoeFace } from './shoe/shoe-face'
+import { ShoeSide } from './shoe/shoe-side'
+import { Shaping } from './shoe/shaping'
+import { SolidView } from './shoe/solid-view'
 import { ShoeStep } from './shoe-step'
 
 type Step = 'look' | 'map' | 'shoe' | 'nail'
-/** What is seen of the foot while it is mapped. */
-type View = 'sole' | 'side' | 'compare' | 'time'
+/** What is seen of foot and shoe: each step has its own choice. */
+type View = 'sole' | 'side' | 'compare' | 'time' | 'off' | 'cut' | 'solid' | 'against'
+
+const VIEWS: Record<Step, { view: View; label: string }[]> = {
+  look: [],
+  map: [
+    { view: 'sole', label: 'Sole' },
+    { view: 'side', label: 'Side' },
+    { view: 'compare', label: 'Compare' },
+    { view: 'time', label: 'Over time' },
+  ],
+  shoe: [
+    { view: 'sole', label: 'Sole' },
+    { view: 'off', label: 'Off the foot' },
+    { view: 'side', label: 'Side' },
+    { view: 'cut', label: 'Cut' },
+    { view: 'solid', label: 'In the round' },
+    { view: 'against', label: 'Against' },
+  ],
+  nail: [
+    { view: 'sole', label: 'Sole' },
+    { view: 'side', label: 'Side' },
+  ],
+}
 
 const SIDE_NAMES: Record<Side, string> = {
   LF: 'left fore',
@@ -82,11 +110,13 @@ function keptStep(visitId: string | undefined): Step | undefined {
 @Component({
   selector: 'cr-bench-page',
   imports: [
+    AgainstView,
     AsyncState,
     BalancePanel,
     BarStrip,
     ChangeChart,
     CompareView,
+    CutView,
     FootDrawing,
     IronSlip,
     LookDrawing,
@@ -103,10 +133,13 @@ function keptStep(visitId: string | undefined): Step | undefined {
     NailStep,
     PrintSheet,
     RouterLink,
+    ShoeFace,
+    ShoeSide,
     ShoeStep,
     SideDrawing,
+    SolidView,
   ],
-  providers: [Looking, Mapping],
+  providers: [Looking, Mapping, Shaping],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -122,6 +155,7 @@ export class BenchPage {
   private readonly dialog = inject(MatDialog)
   protected readonly looking = inject(Looking)
   protected readonly mapping = inject(Mapping)
+  protected readonly shaping = inject(Shaping)
   protected readonly text = inject(FigureText)
 
   protected readonly sides = SIDES
@@ -153,13 +187,18 @@ export class BenchPage {
     source: this.visitOnBench,
     computation: (visitId) => keptStep(visitId) ?? (this.page()?.footRecords.length ? 'map' : 'look'),
   })
-  protected readonly view = signal<View>('sole')
-  protected readonly views: { view: View; label: string }[] = [
-    { view: 'sole', label: 'Sole' },
-    { view: 'side', label: 'Side' },
-    { view: 'compare', label: 'Compare' },
-    { view: 'time', label: 'Over time' },
-  ]
+  /** The view of each step as it was left. */
+  private readonly chosenViews = signal<Partial<Record<Step, View>>>({})
+  protected readonly view = computed((): View => this.chosenViews()[this.step()] ?? 'sole')
+  protected readonly views = computed(() => VIEWS[this.step()])
+  protected look(view: View): void {
+    this.chosenViews.update((views) => ({ ...views, [this.step()]: view }))
+  }
+  /** The handles of the step: those of the foot while it is mapped. */
+  protected readonly pullHandles = computed(() => {
+    if (this.step() === 'shoe') return this.shaping.shoeHandles()
+    return this.step() === 'nail' ? this.shaping.nailHandles() : undefined
+  })
   protected readonly steps: { step: Step; label: string }[] = [
     { step: 'look', label: 'Look' },
     { step: 'map', label: 'Map' },
@@ -330,6 +369,10 @@ export class BenchPage {
     const page = this.page()!
     const data: FinishDialogData = {
       notes: page.visit.notes,
+      closeList: page.visit.closeList,
+      shod: SIDES.filter((side) =>
+        page.footRecords.some((record) => record.side === side && record.patternId),
+      ),
       unsaved: this.dirtySides(),
       unmeasured: SIDES.filter((side) => !page.footRecords.some((record) => record.side === side)),
       nextDue: longDay(
@@ -337,9 +380,9 @@ export class BenchPage {
       ),
     }
     this.dialog
-      .open<FinishDialog, FinishDialogData, string>(FinishDialog, { data, width: '460px' })
+      .open<FinishDialog, FinishDialogData, FinishAnswer>(FinishDialog, { data, width: '520px' })
       .afterClosed()
-      .subscribe((notes) => notes !== undefined && this.store.dispatch(benchActions.finishVisit({ notes })))
+      .subscribe((answer) => answer && this.store.dispatch(benchActions.finishVisit(answer)))
   }
 
   private askAboutConflict(conflict: ConflictDialogData['conflict']): void {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core'
 import { FormsModule } from '@angular/forms'
 import { MatButton } from '@angular/material/button'
+import { MatCheckbox } from '@angular/material/checkbox'
 import {
   MAT_DIALOG_DATA,
   MatDialogActions,
@@ -11,13 +12,23 @@ import {
 } from '@angular/material/dialog'
 import { MatFormField, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
+import { CLOSE_LIST, type CloseCheck, type CloseList, type Side } from '@crescent/core'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 
 export interface FinishDialogData {
   notes: string
+  /** What was ticked off so far, and the feet that were shod. */
+  closeList: CloseList | undefined
+  shod: readonly Side[]
   unsaved: readonly string[]
   unmeasured: readonly string[]
   nextDue: string
+}
+
+/** What the visit ends with. */
+export interface FinishAnswer {
+  notes: string
+  closeList: CloseList
 }
 
 /** Ends a visit: says what is still open, takes a note, tells when the next one is due. */
@@ -26,6 +37,7 @@ export interface FinishDialogData {
   imports: [
     FormsModule,
     MatButton,
+    MatCheckbox,
     MatDialogActions,
     MatDialogClose,
     MatDialogContent,
@@ -48,6 +60,34 @@ export interface FinishDialogData {
         }
         @if (data.unmeasured.length > 0) {
           <p>Nothing recorded for {{ data.unmeasured.join(', ') }}.</p>
+        }
+        @if (data.shod.length > 0) {
+          <h3>Close list</h3>
+          @for (side of data.shod; track side) {
+            <details class="fold" [open]="$first">
+              <summary>
+                {{ side }} <span class="muted">{{ checkedOf(side).length }} of {{ steps.length }}</span>
+              </summary>
+              @for (step of steps; track step.check) {
+                <mat-checkbox
+                  [checked]="checkedOf(side).includes(step.check)"
+                  [aria-label]="side + ': ' + step.label"
+                  (change)="tick(side, step.check, $event.checked)"
+                >
+                  <strong>{{ step.label }}</strong> {{ step.what }}
+                </mat-checkbox>
+              }
+              <input
+                class="typed"
+                #note
+                maxlength="2000"
+                placeholder="Clinch note, what to look at next time"
+                [attr.aria-label]="side + ': note'"
+                [value]="closeList()[side]?.note ?? ''"
+                (input)="write(side, note.value)"
+              />
+            </details>
+          }
         }
         <p>
           Next due <strong>{{ data.nextDue }}</strong>.
@@ -78,6 +118,14 @@ export interface FinishDialogData {
     p {
       margin-bottom: 8px;
     }
+    h3 {
+      margin: 0;
+    }
+    mat-checkbox {
+      display: block;
+      font-size: 0.92rem;
+      line-height: 1.25;
+    }
     .warn {
       padding: 8px 10px;
       color: var(--caution);
@@ -87,7 +135,24 @@ export interface FinishDialogData {
 })
 export class FinishDialog {
   protected readonly data = inject<FinishDialogData>(MAT_DIALOG_DATA)
-  private readonly dialog = inject<MatDialogRef<FinishDialog, string>>(MatDialogRef)
+  private readonly dialog = inject<MatDialogRef<FinishDialog, FinishAnswer>>(MatDialogRef)
   protected readonly notes = signal(this.data.notes)
-  protected done = (): void => this.dialog.close(this.notes())
+  protected readonly steps = CLOSE_LIST
+  protected readonly closeList = signal<CloseList>(this.data.closeList ?? {})
+
+  protected checkedOf = (side: Side): readonly CloseCheck[] => this.closeList()[side]?.checked ?? []
+
+  protected tick(side: Side, check: CloseCheck, on: boolean): void {
+    const others = this.checkedOf(side).filter((one) => one !== check)
+    this.put(side, { checked: on ? [...others, check] : others })
+  }
+
+  protected write = (side: Side, note: string): void => this.put(side, { note })
+
+  private put(side: Side, change: Partial<NonNullable<CloseList[Side]>>): void {
+    const now = this.closeList()[side] ?? { checked: [], note: '' }
+    this.closeList.update((list) => ({ ...list, [side]: { ...now, ...change } }))
+  }
+
+  protected done = (): void => this.dialog.close({ notes: this.notes(), closeList: this.closeList() })
 }

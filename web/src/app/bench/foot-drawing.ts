@@ -16,13 +16,14 @@ import {
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
-import type { Foot, FootFigureKey, Plan, Side, Vec } from '@crescent/core'
+import type { Foot, FootFigureKey, Plan, ShoeHandle, Side, Vec } from '@crescent/core'
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { FigureText } from '../drawing/figure-text'
 import { seen, soleView, svgPath, unseen } from '../drawing/svg-path'
 import { draggedValue, footHandles, handleValue, heldWithin, landmarkHandles, type Handle } from './handles'
 import { BalanceLines } from './map/balance-lines'
+import { PullHandles, type Pulled } from './shoe/pull-handles'
 
 /** A figure taken hold of on the drawing. */
 export interface FigureChange {
@@ -33,7 +34,7 @@ export interface FigureChange {
 /** The sole with the shoe on it, toe up, true in proportion and at true size on request, with handles. */
 @Component({
   selector: 'cr-foot-drawing',
-  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip],
+  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip, PullHandles],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './foot-drawing.html',
   styleUrl: './foot-drawing.scss',
@@ -52,13 +53,20 @@ export class FootDrawing {
   readonly untrimmed = input<{ outline: readonly Vec[]; toeY: number } | undefined>()
   /** Widest part and breakover are drawn: the step in which they are judged. */
   readonly mapping = input(false)
+  /** Views and tools lie over the top of the drawing: the foot keeps clear of them. */
+  readonly room = input(false)
   /** The drawing shows the last possible figures, not the ones that are typed now. */
   readonly stale = input(false)
   readonly pixelsPerMm = input.required<number>()
   /** Completes a foot with one figure changed; undefined where that cannot be. */
   readonly complete = input.required<(key: FootFigureKey, value: number) => Foot | undefined>()
 
+  /** Handles of the shoe: they stand instead of those of the foot where they are given. */
+  readonly shoeHandles = input<readonly ShoeHandle[] | undefined>()
+
   readonly figure = output<FigureChange>()
+  /** A handle of the shoe was pulled. */
+  readonly pulled = output<Pulled>()
   /** A hand was lifted. */
   readonly settled = output()
 
@@ -106,6 +114,40 @@ export class FootDrawing {
     }
   })
 
+  /** Lines that show a rule of a modification. */
+  protected readonly guides = computed(() =>
+    this.plan().modifications.flatMap(({ guides }) =>
+      guides.map(({ label, line }) => ({ label, path: svgPath(line, this.view()) })),
+    ),
+  )
+
+  /** Places of the wall no nail may go into, as short thick lines along it. */
+  protected readonly clear = computed(() => {
+    const { outline, keepClear } = this.plan()
+    let walked = 0
+    const stations = outline.foot.map((point, i) => {
+      const before = outline.foot[i - 1]
+      if (before) walked += Math.hypot(point[0] - before[0], point[1] - before[1])
+      return walked
+    })
+    return keepClear.map(({ why, from, to }) => ({
+      why,
+      path: svgPath(
+        outline.foot.filter((_, i) => stations[i]! >= from - 1 && stations[i]! <= to + 1),
+        this.view(),
+      ),
+    }))
+  })
+
+  protected readonly onPaper = computed(() => {
+    const view = this.view()
+    return (point: Vec): Vec => seen(point, view)
+  })
+  protected readonly onSheet = (event: PointerEvent): Vec => {
+    const box = this.svg().nativeElement.getBoundingClientRect()
+    return this.transform().invert([event.clientX - box.left, event.clientY - box.top])
+  }
+
   protected readonly untrimmedGhost = computed(() => {
     const untrimmed = this.untrimmed()
     return untrimmed && svgPath(untrimmed.outline, soleView(this.side(), untrimmed.toeY))
@@ -127,6 +169,7 @@ export class FootDrawing {
 
   protected readonly handles = computed(() => {
     const { foot, assumed } = this.plan()
+    if (this.shoeHandles()) return []
     const taken = this.landmarks() && this.mapping() ? landmarkHandles() : footHandles(foot, assumed)
     return taken.map((handle) => {
       const [x, y] = handle.place(foot)
@@ -193,7 +236,7 @@ export class FootDrawing {
     const { width, height } = this.size()
     const { foot, outline, parts } = this.plan()
     // Views and tools lie over the top while mapping, and the widest part is lettered beside the foot.
-    const top = this.mapping() ? 52 : 0
+    const top = this.mapping() || this.room() ? 52 : 0
     const margin = 13
     const wide = foot.width + 2 * margin + (this.mapping() ? 34 : 12)
     const body = [...outline.body, ...parts.flatMap(({ edge }) => edge)]

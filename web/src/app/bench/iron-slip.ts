@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import { commonName, type Plan, type Section, type StoredPattern } from '@crescent/core'
+import { addDays, formatISO, parseISO } from 'date-fns'
+import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { CautionsList } from './cautions-list'
 
@@ -52,7 +54,12 @@ import { CautionsList } from './cautions-list'
         </div>
         <div>
           <dt>Nails</dt>
-          <dd>{{ driven() }} of {{ plan().nails.length }} holes</dd>
+          <dd>
+            {{ driven() }} of {{ plan().nails.length }} holes
+            @if (plan().nailing.size; as nail) {
+              <small>{{ nail.name }}</small>
+            }
+          </dd>
         </div>
         @if (plan().iron.closing > 0) {
           <div data-testid="closing">
@@ -106,6 +113,24 @@ import { CautionsList } from './cautions-list'
         </div>
       </dl>
       <cr-cautions-list [cautions]="notes()" />
+      @if (courses().length > 0) {
+        <details class="fold" open>
+          <summary>What follows</summary>
+          <ul class="told">
+            @for (one of courses(); track one.label) {
+              <li>{{ one.label }}: {{ one.days }}</li>
+            }
+          </ul>
+        </details>
+      }
+      <details class="fold">
+        <summary>Order of the work</summary>
+        <ol class="told">
+          @for (step of plan().forging; track $index) {
+            <li>{{ step.text }}</li>
+          }
+        </ol>
+      </details>
     </div>
   `,
   styleUrl: './iron-slip.scss',
@@ -115,6 +140,8 @@ export class IronSlip {
   readonly section = input.required<Section>()
   /** What the foot wears now, to compare with. */
   readonly wears = input<StoredPattern | undefined>()
+  /** Of the visit: what follows is counted from it. */
+  readonly day = input('')
   readonly stale = input(false)
   readonly dirty = input(false)
   readonly saving = input(false)
@@ -143,6 +170,20 @@ export class IronSlip {
   )
   /** What the modifications come to, in words. */
   protected readonly told = computed(() => this.plan().modifications.flatMap((one) => one.told))
+  /** What is due in the days after, with its dates where the day of the visit is known. */
+  protected readonly courses = computed(() =>
+    this.plan().modifications.flatMap(({ course }) =>
+      course.map(({ label, fromDay, toDay }) => ({ label, days: this.days(fromDay, toDay) })),
+    ),
+  )
+
+  private days(from: number, to: number): string {
+    if (!this.day()) return from === to ? `day ${from}` : `day ${from} to ${to}`
+    const on = (day: number) =>
+      shortDay(formatISO(addDays(parseISO(this.day()), day), { representation: 'date' }))
+    return from === to ? on(from) : `${on(from)} to ${on(to)}`
+  }
+
   protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
   protected readonly uneven = computed(
     () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,

@@ -2,14 +2,14 @@ import type { Type } from '@angular/core'
 import { TestBed } from '@angular/core/testing'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
-import { PLAIN_SHOE } from '@crescent/core'
+import { PLAIN_SHOE, USUAL_NAIL_SIZES } from '@crescent/core'
 import { settingsActions } from '../state/settings/settings.feature'
 import { FOOT, PAGE, pattern, planOf, STORE } from '../testing'
 import { BarStrip } from './bar-strip'
 import { CautionsList } from './cautions-list'
 import { IronSlip } from './iron-slip'
 import { MapStep } from './map-step'
-import { NailStep } from './nail-step'
+import { NailStep } from './nail/nail-step'
 import { PrintSheet } from './print-sheet'
 import { ShoeStep } from './shoe-step'
 
@@ -116,19 +116,25 @@ describe('CautionsList', () => {
   })
 })
 
+/** The nails on the shelf and how they turn. */
+const SHELF = { sizes: USUAL_NAIL_SIZES, turningRadius: 22 }
+
 describe('NailStep', () => {
   it('lists every hole with lean, exit and verdict, and drives or leaves it', async () => {
-    const { element, text } = await show(NailStep, { draft: draft(), plan: planOf() })
+    const { element, text } = await show(NailStep, { draft: draft(), plan: planOf(), ...SHELF })
     expect(element.querySelectorAll('tbody tr')).toHaveLength(8)
     expect(text()).toContain('sound')
     element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click()
     const { nails } = draft().shoe
-    expect(nails).toEqual({ lateral: { holes: 4, driven: [2, 3] }, medial: { holes: 4, driven: [1, 2, 3] } })
+    expect(nails).toMatchObject({
+      lateral: { holes: 4, driven: [2, 3] },
+      medial: { holes: 4, driven: [1, 2, 3] },
+    })
   })
 
   it('says in words why a nail is doubtful', async () => {
     const plan = planOf({ wallThickness: 4 }, { fit: { toeSetBack: 12 } })
-    const { text } = await show(NailStep, { draft: draft(), plan })
+    const { text } = await show(NailStep, { draft: draft(), plan, ...SHELF })
     expect(text()).toContain('would prick')
     expect(text()).toContain('past the white line into live tissue. Do not drive.')
   })

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatFormField, MatLabel } from '@angular/material/form-field'
 import { MatOption, MatSelect } from '@angular/material/select'
 import {
@@ -6,12 +6,14 @@ import {
   COMMON_SECTIONS,
   describeProblem,
   FIT_PRESETS,
+  templatesFor,
   type FitName,
   type FitNumbers,
   type Plan,
   type Problem,
   type Section,
   type ShoeInput,
+  type Template,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { FigureText } from '../drawing/figure-text'
@@ -47,6 +49,27 @@ const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div data-fields>
+      <details class="fold templates">
+        <summary>
+          Begin from a design
+          @if (called() > 0) {
+            <span class="muted">{{ called() }} fit what was agreed while looking</span>
+          }
+        </summary>
+        <div class="fits">
+          @for (one of templates(); track one.template.key) {
+            <button type="button" (click)="begin(one.template)">
+              <strong
+                >{{ one.template.label }}
+                @if (one.because.length > 0) {
+                  <em>called for</em>
+                }
+              </strong>
+              <span>{{ one.template.use }}{{ one.template.vetLeads ? ' The vet leads.' : '' }}</span>
+            </button>
+          }
+        </div>
+      </details>
       <h2>Bar</h2>
       <mat-form-field class="whole" subscriptSizing="dynamic">
         <mat-label>Common sections</mat-label>
@@ -139,12 +162,26 @@ const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
         (changed)="setModifications($event.modifications, $event.touched)"
         (unread)="keep($event.field, $event.text)"
         (left)="settle()"
+        (pictures)="pictures.emit()"
       />
     </div>
   `,
   styles: `
     h2 {
       margin: 4px 0 8px;
+    }
+    em {
+      margin-left: 6px;
+      padding: 1px 6px;
+      font-size: 0.8rem;
+      font-style: normal;
+      color: var(--ember-ink);
+      background: var(--ember);
+      border-radius: 4px;
+    }
+    .templates {
+      margin-bottom: 8px;
+      border-top: 0;
     }
     .whole {
       width: 100%;
@@ -194,6 +231,16 @@ export class ShoeStep {
   readonly plan = input<Plan | undefined>()
   readonly problems = input<readonly Problem[]>([])
 
+  /** Codes of the advice that stands for this foot. */
+  readonly advice = input<readonly string[]>([])
+  readonly pictures = output()
+
+  /** Designs to begin from, those that the advice calls for first. */
+  protected readonly templates = computed(() => templatesFor(this.advice()))
+  protected readonly called = computed(
+    () => this.templates().filter(({ because }) => because.length > 0).length,
+  )
+
   private readonly store = inject(Store)
   private readonly text = inject(FigureText)
   protected readonly sections = COMMON_SECTIONS
@@ -209,6 +256,12 @@ export class ShoeStep {
     const { fit } = this.shoe()
     return typeof fit === 'string' ? undefined : fit
   })
+
+  /** The design is laid on this shoe; the bar stays where the design names none. */
+  protected begin({ key, shoe }: Template): void {
+    this.put(shoe, `template.${key}`)
+    this.settle()
+  }
 
   protected takeCommon(name: string | undefined): void {
     const found = COMMON_SECTIONS.find((one) => one.name === name)

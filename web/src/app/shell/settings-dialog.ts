@@ -94,7 +94,7 @@ export class SettingsDialog {
   protected change = (changes: Partial<Settings>): void =>
     this.store.dispatch(settingsActions.change({ changes }))
 
-  protected set(key: keyof Workshop, value: number | undefined): void {
+  protected set(key: (typeof WORKSHOP_FIGURES)[number]['key'], value: number | undefined): void {
     this.values.update(({ [key]: _old, ...rest }) => (value === undefined ? rest : { ...rest, [key]: value }))
     this.entries.update(({ [key]: _old, ...rest }) => rest)
   }

@@ -13,6 +13,7 @@ import type {
   StoredPattern,
   Visit,
   VisitPage,
+  NailTurning,
   WorkshopRecord,
 } from '@crescent/core'
 import type { Observable } from 'rxjs'
@@ -45,6 +46,7 @@ export class Api {
     this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)
   patternVersions = (id: string): Observable<StoredPattern[]> =>
     this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
+  nailTurning = (): Observable<NailTurning> => this.http.get<NailTurning>('/api/nails/turning')
   workshop = (): Observable<WorkshopRecord> => this.http.get<WorkshopRecord>('/api/workshop')
   putWorkshop = (record: WorkshopRecord): Observable<WorkshopRecord> =>
     this.http.put<WorkshopRecord>('/api/workshop', record)

@@ -1,6 +1,16 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
-import { advise, clashOf, footMap, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
+import { MatSnackBar } from '@angular/material/snack-bar'
+import {
+  advise,
+  clashOf,
+  footMap,
+  resolveNails,
+  usualFoot,
+  withTap,
+  type PlaceKey,
+  type Side,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { ask } from '../../common/ask-dialog'
@@ -16,6 +26,7 @@ import type { NumberedFinding } from './look-drawing'
 export class Looking {
   private readonly store = inject(Store)
   private readonly dialog = inject(MatDialog)
+  private readonly snack = inject(MatSnackBar)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
@@ -78,6 +89,14 @@ export class Looking {
       ...(foot && { foot }),
       ...(weeksSince !== undefined && { weeksSince }),
     })
+  })
+  /** Codes of the advice that nobody dismissed. */
+  readonly standingAdvice = computed(() => {
+    const dismissed =
+      this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice === 'dismissed') ?? []
+    return this.advice()
+      .map(({ code }) => code)
+      .filter((code) => !dismissed.some((one) => one.code === code))
   })
   /** Advice that was accepted and is for the hand to do: it stands beside the shoe while it is chosen. */
   readonly agreed = computed(() => {
@@ -143,12 +162,17 @@ export class Looking {
     const { change } = advice
     const draft = this.draft()
     if (choice !== 'accepted' || !change || !draft) return
-    const { fit, driven, breakoverSchool, modification } = change
+    const { fit, driven, breakoverSchool, modification, nailSchool } = change
     if (fit) this.store.dispatch(benchActions.setShoe({ shoe: { ...draft.shoe, fit }, touched: 'fit' }))
     if (driven) {
       const nails = { lateral: { driven: driven.lateral }, medial: { driven: driven.medial } }
       const shoe = { ...this.draft()!.shoe, nails }
       this.store.dispatch(benchActions.setShoe({ shoe, touched: 'nails' }))
+    }
+    if (nailSchool) {
+      const { shoe } = this.draft()!
+      const nails = { ...resolveNails(shoe.nails), school: nailSchool }
+      this.store.dispatch(benchActions.setShoe({ shoe: { ...shoe, nails }, touched: 'nails' }))
     }
     if (modification) this.add(modification)
     if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
@@ -170,7 +194,12 @@ export class Looking {
   private add(kind: string): void {
     const { shoe } = this.draft()!
     const there = shoe.modifications ?? []
-    if (there.some((one) => clashOf(one.kind, kind) !== undefined)) return
+    if (there.some((one) => one.kind === kind)) return
+    const clash = there.map((one) => clashOf(one.kind, kind)).find((reason) => reason !== undefined)
+    if (clash) {
+      this.snack.open(`Agreed, but not put on the shoe. ${clash}.`, 'Understood', { duration: 9000 })
+      return
+    }
     this.store.dispatch(
       benchActions.setShoe({
         shoe: { ...shoe, modifications: [...there, { kind }] },

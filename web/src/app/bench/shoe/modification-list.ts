@@ -5,6 +5,7 @@ import {
   clashOf,
   describeProblem,
   modification,
+  MODIFICATION_GROUPS,
   MODIFICATIONS,
   type Plan,
   type Problem,
@@ -34,27 +35,61 @@ type Given = NonNullable<ShoeInput['modifications']>
           <p class="problem" role="alert"><mat-icon svgIcon="caution" aria-hidden="true" />{{ problem }}</p>
         }
         @for (field of one.fields; track field.key) {
-          <cr-figure-field
-            [field]="field.name"
-            [label]="field.label"
-            [kind]="field.kind"
-            [where]="field.where"
-            [value]="field.value"
-            [assumed]="field.assumed"
-            [entry]="entries()[field.name]"
-            [problem]="field.problem"
-            (figure)="set(i, field.key, $event, field.name)"
-            (unread)="unread.emit({ field: field.name, text: $event })"
-            (left)="left.emit()"
-          />
+          @if (field.options; as options) {
+            <div
+              class="choice"
+              role="radiogroup"
+              [attr.aria-label]="one.label + ', ' + field.label.toLowerCase()"
+            >
+              <span class="label">{{ field.label }}</span>
+              @for (option of options; track option; let at = $index) {
+                <button
+                  type="button"
+                  class="tap"
+                  role="radio"
+                  [attr.aria-checked]="at === field.chosen"
+                  (click)="choose(i, field.key, option, field.name)"
+                >
+                  {{ option }}
+                </button>
+              }
+              @if (field.problem) {
+                <p class="problem" role="alert">{{ field.problem }}</p>
+              }
+            </div>
+          } @else {
+            <cr-figure-field
+              [field]="field.name"
+              [label]="field.label"
+              [kind]="field.kind"
+              [where]="field.where"
+              [value]="field.value"
+              [assumed]="field.assumed"
+              [entry]="entries()[field.name]"
+              [problem]="field.problem"
+              (figure)="set(i, field.key, $event, field.name)"
+              (unread)="unread.emit({ field: field.name, text: $event })"
+              (left)="left.emit()"
+            />
+          }
         }
       </section>
     }
-    <div class="offers" role="group" aria-label="Add a modification">
-      @for (one of offers(); track one.kind) {
-        <button type="button" [disabled]="one.clash" (click)="add(one.kind)">
-          <strong>{{ one.label }}</strong><span>{{ one.clash || one.purpose }}</span>
-        </button>
+    <button type="button" class="tap pictures" [disabled]="!plan()" (click)="pictures.emit()">
+      <mat-icon svgIcon="search" aria-hidden="true" />Choose by picture
+    </button>
+    <div role="group" aria-label="Add a modification">
+      @for (group of groups(); track group.key) {
+        <details class="fold" name="offers">
+          <summary>{{ group.label }}</summary>
+          <div class="offers">
+            @for (one of group.offers; track one.kind) {
+              <button type="button" [disabled]="one.clash" (click)="add(one.kind)">
+                <strong>{{ one.label }}</strong><span>{{ one.clash || one.purpose }}</span>
+              </button>
+            }
+          </div>
+        </details>
       }
     </div>
   `,
@@ -93,6 +128,25 @@ type Given = NonNullable<ShoeInput['modifications']>
     .offers {
       display: grid;
       gap: 6px;
+      padding-bottom: 8px;
+    }
+    .pictures {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
+      width: 100%;
+      margin-bottom: 8px;
+    }
+    .choice {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      padding: 2px 0 8px;
+    }
+    .choice .label {
+      width: 100%;
+      font-size: 0.95rem;
     }
     .offers button {
       display: grid;
@@ -129,6 +183,8 @@ export class ModificationList {
   readonly changed = output<{ modifications: Given; touched: string }>()
   readonly unread = output<{ field: string; text: string }>()
   readonly left = output()
+  /** The farrier wants to see what each would look like. */
+  readonly pictures = output()
 
   private readonly text = inject(FigureText)
 
@@ -143,11 +199,15 @@ export class ModificationList {
           label: known.label,
           purpose: known.purpose,
           problem: this.problemAt(`shoe.modifications.${i}.kind`),
-          fields: known.fields.map(({ key, label, kind, where }) => ({
+          fields: known.fields.map(({ key, label, kind, where, options }) => ({
             key,
             label,
             kind,
             where,
+            options,
+            chosen: options?.includes(given[key] as string)
+              ? options.indexOf(given[key] as string)
+              : planned?.[key],
             name: `mod.${known.kind}.${key}`,
             value: given[key] as number | undefined,
             assumed: planned?.[key],
@@ -158,23 +218,35 @@ export class ModificationList {
     }),
   )
 
-  /** What may be added, and why not where it may not. */
-  protected readonly offers = computed(() =>
-    MODIFICATIONS.filter(({ kind }) => !this.modifications().some((given) => given.kind === kind)).map(
-      ({ kind, label, purpose }) => ({
+  /** What may be added, group by group, and why not where it may not. */
+  protected readonly groups = computed(() =>
+    MODIFICATION_GROUPS.map(({ key, label }) => ({
+      key,
+      label,
+      offers: MODIFICATIONS.filter(
+        ({ kind, group }) => group === key && !this.modifications().some((given) => given.kind === kind),
+      ).map(({ kind, label: name, purpose }) => ({
         kind,
-        label,
+        label: name,
         purpose,
         clash: this.modifications()
           .map((given) => clashOf(given.kind, kind))
           .find((reason) => reason !== undefined),
-      }),
-    ),
+      })),
+    })).filter(({ offers }) => offers.length > 0),
   )
 
   private problemAt(path: string): string | undefined {
     const problem = this.problems().find((one) => one.path === path)
     return problem && describeProblem(problem, this.text.style())
+  }
+
+  protected choose(at: number, key: string, option: string, touched: string): void {
+    const modifications = this.modifications().map((given, i) =>
+      i === at ? { ...given, [key]: option } : given,
+    )
+    this.changed.emit({ modifications, touched })
+    this.left.emit()
   }
 
   protected add(kind: string): void {

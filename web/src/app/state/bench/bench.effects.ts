@@ -1,6 +1,6 @@
 import { inject } from '@angular/core'
 import { MatSnackBar } from '@angular/material/snack-bar'
-import type { FootRecord, Pattern, Side, StoredPattern, VisitPage } from '@crescent/core'
+import type { FootInput, FootRecord, Pattern, Side, StoredPattern, VisitPage } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
@@ -21,7 +21,7 @@ import {
 import { Api, conflictOf, failureText, isGone } from '../api'
 import { browserStore } from '../browser-store'
 import { settingsActions } from '../settings/settings.feature'
-import { benchActions, benchFeature } from './bench.feature'
+import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import type { SaveRequest } from './bench.state'
 import { footInput, SIDES, type Draft, type Drafts } from './draft'
 
@@ -107,10 +107,11 @@ export const save = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
       ofType(benchActions.save),
-      concatLatestFrom(() => store.select(benchFeature.selectBenchState)),
-      exhaustMap(([{ request }, { page, drafts }]) => {
+      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectFindings)]),
+      exhaustMap(([{ request }, { page, drafts }, findings]) => {
         const { side } = request
         const sent = drafts![side]
+        const foot = footInput(side, sent.foot, findings[side])
         const refused = (kind: 'foot' | 'pattern') => (error: unknown) => {
           const current = conflictOf<FootRecord & StoredPattern>(error)
           // By the time the foot is refused the pattern is stored: trying again must not make another.
@@ -119,12 +120,12 @@ export const save = createEffect(
             return of(benchActions.saveRefused({ conflict: { side, kind, current }, request: again }))
           return of(benchActions.saveFailed({ failure: failureText(error) }))
         }
-        const pattern = patternToSend(sent, request, page!)
+        const pattern = patternToSend(foot, sent, request, page!)
         return api.putPattern(pattern).pipe(
           switchMap((stored) =>
             concat(
               of(benchActions.patternStored({ side, pattern: stored })),
-              api.putFootRecord(recordToSend(sent, side, page!.visit.id, stored.id)).pipe(
+              api.putFootRecord(recordToSend(foot, sent, side, page!.visit.id, stored.id)).pipe(
                 map((record) => benchActions.saved({ side, sent, record, pattern: stored })),
                 catchError(refused('foot')),
               ),
@@ -137,7 +138,7 @@ export const save = createEffect(
   { functional: true },
 )
 
-function patternToSend(draft: Draft, { side, name }: SaveRequest, page: VisitPage): Pattern {
+function patternToSend(foot: FootInput, draft: Draft, { side, name }: SaveRequest, page: VisitPage): Pattern {
   return {
     id: draft.base.pattern!.id,
     version: draft.base.pattern!.version,
@@ -145,7 +146,7 @@ function patternToSend(draft: Draft, { side, name }: SaveRequest, page: VisitPag
     visitId: page.visit.id,
     side,
     name,
-    foot: footInput(side, draft.foot),
+    foot,
     shoe: draft.shoe,
     workshop: page.workshop.figures,
     notes: '',
@@ -153,13 +154,19 @@ function patternToSend(draft: Draft, { side, name }: SaveRequest, page: VisitPag
   }
 }
 
-function recordToSend(draft: Draft, side: Side, visitId: string, patternId: string): FootRecord {
+function recordToSend(
+  foot: FootInput,
+  draft: Draft,
+  side: Side,
+  visitId: string,
+  patternId: string,
+): FootRecord {
   return {
     id: draft.base.record!.id,
     version: draft.base.record!.version,
     visitId,
     side,
-    foot: footInput(side, draft.foot),
+    foot,
     patternId,
     notes: '',
   }
@@ -183,8 +190,8 @@ export const finishVisit = createEffect(
     actions.pipe(
       ofType(benchActions.finishVisit),
       concatLatestFrom(() => store.select(benchFeature.selectPage)),
-      exhaustMap(([{ notes }, page]) =>
-        api.putVisit({ ...page!.visit, state: 'done', notes }).pipe(
+      exhaustMap(([{ notes, closeList }, page]) =>
+        api.putVisit({ ...page!.visit, state: 'done', notes, closeList }).pipe(
           map((visit) => benchActions.visitFinished({ visit })),
           catchError((error: unknown) => of(benchActions.saveFailed({ failure: failureText(error) }))),
         ),

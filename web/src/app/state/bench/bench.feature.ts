@@ -2,9 +2,11 @@ import {
   planShoe,
   type Animal,
   type BreakoverSchool,
+  type CloseList,
   type FootFigureKey,
   type FootRecord,
   type HeelMeasure,
+  type KeepClear,
   type ShoeInput,
   type Side,
   type StoredPattern,
@@ -21,9 +23,19 @@ import {
   on,
   props,
 } from '@ngrx/store'
+import { lookFeature } from '../look/look.feature'
 import { recordsActions } from '../records/records.feature'
 import { EMPTY, type BenchConflict, type BenchState, type SaveRequest } from './bench.state'
-import { draftsFrom, footDraft, footInput, OPPOSITE, SIDES, type Draft, type Drafts } from './draft'
+import {
+  draftsFrom,
+  findingsOf,
+  footDraft,
+  footInput,
+  OPPOSITE,
+  SIDES,
+  type Draft,
+  type Drafts,
+} from './draft'
 import { touch, withBaseOf } from './history'
 import { NO_FIGURES, tryPlan, UNPLANNED } from './planning'
 import { afterSave, rebased, rebasedOn, takeTheirs, withIds } from './saving'
@@ -42,6 +54,7 @@ export const benchActions = createActionGroup({
     setTipBy: props<{ tipBy: TipSource }>(),
     /** The school of breakover, for this foot or for all four. */
     setSchool: props<{ school: BreakoverSchool; all: boolean }>(),
+    setKeepClear: props<{ keepClear: KeepClear[] }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
     copyLast: emptyProps(),
     mirror: emptyProps(),
@@ -60,7 +73,7 @@ export const benchActions = createActionGroup({
     keepMine: emptyProps(),
     takeTheirs: emptyProps(),
     closeConflict: emptyProps(),
-    finishVisit: props<{ notes: string }>(),
+    finishVisit: props<{ notes: string; closeList: CloseList }>(),
     visitFinished: props<{ visit: VisitPage['visit'] }>(),
     workshopSaved: props<{ workshop: WorkshopRecord }>(),
   },
@@ -68,6 +81,9 @@ export const benchActions = createActionGroup({
 
 const without = <T>(record: Record<string, T>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(record).filter(([name]) => name !== key))
+
+/** What stands found on each foot: nails keep clear of what is on its wall. */
+export const selectFindings = createSelector(lookFeature.selectLook, findingsOf)
 
 export const benchFeature = createFeature({
   name: 'bench',
@@ -125,6 +141,9 @@ export const benchFeature = createFeature({
       }
       return { ...touched, drafts }
     }),
+    on(benchActions.setKeepClear, (state, { keepClear }): BenchState =>
+      touch(state, 'keepClear', (draft) => ({ ...draft, foot: { ...draft.foot, keepClear } })),
+    ),
     on(benchActions.setShoe, (state, { shoe, touched }): BenchState =>
       touch(state, touched, (draft) => ({
         ...draft,
@@ -227,8 +246,15 @@ export const benchFeature = createFeature({
     return {
       selectDraft,
       selectWorkshop,
-      selectPlanning: createSelector(selectSide, selectDraft, selectWorkshop, (side, draft, workshop) =>
-        draft ? tryPlan(() => planShoe(footInput(side, draft.foot), draft.shoe, workshop)) : UNPLANNED,
+      selectPlanning: createSelector(
+        selectSide,
+        selectDraft,
+        selectWorkshop,
+        selectFindings,
+        (side, draft, workshop, findings) =>
+          draft
+            ? tryPlan(() => planShoe(footInput(side, draft.foot, findings[side]), draft.shoe, workshop))
+            : UNPLANNED,
       ),
       selectPreviousFoot: createSelector(selectPage, selectSide, (page, side) =>
         page?.previous?.footRecords.find((record) => record.side === side),

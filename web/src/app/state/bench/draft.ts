@@ -1,12 +1,19 @@
 import {
+  clearOfFindings,
   currentPatterns,
+  footOutline,
   PLAIN_SHOE,
+  readFoot,
+  standing,
   type Animal,
   type BreakoverSchool,
+  type Finding,
   type FootFigureKey,
   type FootInput,
   type FootRecord,
   type HeelMeasure,
+  type KeepClear,
+  type Look,
   type Side,
   type ShoeInput,
   type StoredPattern,
@@ -26,6 +33,8 @@ export interface FootDraft {
   heelMeasure?: HeelMeasure
   /** How the tip of P3 was found. */
   tipBy?: TipSource
+  /** Places of the wall to keep nails clear of, as marked here. */
+  keepClear?: KeepClear[]
   figures: Partial<Record<FootFigureKey, number>>
   /** What was typed where it is no figure, by field; nothing typed is lost. */
   entries: Record<string, string>
@@ -72,23 +81,27 @@ export function draftsFrom(page: VisitPage): Drafts {
 
 /** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
 export function footDraft(foot: FootInput, school: BreakoverSchool): FootDraft {
-  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, ...figures } = foot
+  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, keepClear, ...figures } = foot
+  // What follows from the look is worked out anew from the look of the day.
+  const marked = keepClear?.filter(({ look }) => !look) ?? []
   return {
     animal: animal ?? 'horse',
     school: breakoverSchool ?? school,
     ...(heelMeasure && { heelMeasure }),
     ...(tipBy && { tipBy }),
+    ...(marked.length > 0 && { keepClear: marked }),
     figures,
     entries: {},
   }
 }
 
 /** The foot as the core takes it; figures that are missing stay missing and are refused there by name. */
-export const footInput = (
+export function footInput(
   side: Side,
-  { animal, school, heelMeasure, tipBy, figures }: FootDraft,
-): FootInput =>
-  ({
+  { animal, school, heelMeasure, tipBy, keepClear = [], figures }: FootDraft,
+  findings: readonly Finding[] = [],
+): FootInput {
+  const input = {
     side,
     animal,
     // Work this browser kept from before schools were chosen has none.
@@ -96,7 +109,23 @@ export const footInput = (
     ...(heelMeasure && { heelMeasure }),
     ...(tipBy && { tipBy }),
     ...figures,
-  }) as FootInput
+  } as FootInput
+  const clear = [...keepClear, ...clearOfLook(input, findings)]
+  return clear.length > 0 ? { ...input, keepClear: clear } : input
+}
+
+/** The findings that stand, foot by foot. */
+export const findingsOf = (look: Look | null): Record<Side, readonly Finding[]> => {
+  const of = (side: Side) => standing(look?.feet[side].findings ?? [])
+  return { LF: of('LF'), RF: of('RF'), LH: of('LH'), RH: of('RH') }
+}
+
+/** What was found on the wall while looking, as places of this foot: none before it is measured. */
+function clearOfLook(input: FootInput, findings: readonly Finding[]): KeepClear[] {
+  if (findings.length === 0) return []
+  const read = readFoot(input)
+  return read.ok ? clearOfFindings(findings, footOutline(read.value.foot)) : []
+}
 
 /** The foot on the other side of the horse. */
 export const OPPOSITE: Record<Side, Side> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }

@@ -75,6 +75,7 @@ export const startVisit = createEffect(
               horseId,
               date,
               state: 'open',
+              closeList: {},
               notes: '',
               archived: false,
             }

@@ -1,0 +1,16 @@
+import type { Branch, Verdict } from '@crescent/core'
+
+/** A verdict in a farrier's words. */
+export const VERDICT_WORDS: Record<Verdict, string> = {
+  sound: 'sound',
+  low: 'comes out low',
+  close: 'close',
+  misses: 'misses the wall',
+  'in-the-way': 'no wall there',
+  'would-prick': 'would prick',
+}
+
+export const BRANCHES: readonly { branch: Branch; title: string; short: string }[] = [
+  { branch: 'lateral', title: 'Outer branch', short: 'outer' },
+  { branch: 'medial', title: 'Inner branch', short: 'inner' },
+]
