@@ -111,7 +111,7 @@ describe('what is kept clear', () => {
 describe('the nail', () => {
   it('must reach through shoe and pad to its exit, with what is wrung off: by hand', () => {
     const need = nailNeed([{ exitHeight: 20, lean: 90, wallThickness: 10 }], 8, 3)!
-    expect(need.length).toBeCloseTo(20 + 8 * 0.6 + 3 + 9, 9)
+    expect(need.length).toBeCloseTo(20 + 8 * 0.6 + 3 + 16, 9)
     expect(need.shank).toBeCloseTo(2.6, 9)
   })
 

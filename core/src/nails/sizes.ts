@@ -21,7 +21,7 @@ export const USUAL_NAIL_SIZES: readonly NailSize[] = [
 const SHANK_SHARE = 0.26
 
 /** Blade beyond the exit that is wrung off and clinched, mm (common practice, no source). */
-const TO_CLINCH = 9
+const TO_CLINCH = 16
 
 /** The head sits in hole or crease: this share of the shoe's thickness is left for the blade (common practice). */
 const BLADE_IN_SHOE = 0.6

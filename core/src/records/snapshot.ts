@@ -15,6 +15,8 @@ export interface Snapshot {
     body: readonly Vec[]
     /** Pieces beside the branches; none in patterns from before there were any. */
     parts?: readonly (readonly Vec[])[]
+    /** Pieces that lie behind the shoe as it is seen from the ground: pads. */
+    behind?: readonly (readonly Vec[])[]
   }
 }
 
@@ -28,6 +30,8 @@ export type SnapshotNail = Pick<
 /** The part of a plan that is stored with a pattern. */
 export function snapshotOf(plan: Plan): Snapshot {
   const { iron, nails, cautions, outline, parts } = plan
+  // A piece that waits for its turn, as the next cross bar, is cut but not seen.
+  const drawn = parts.filter(({ edge }) => edge.length > 2)
   return {
     cutLength: round(iron.cutLength, 2),
     centrelineLength: round(iron.centrelineLength, 2),
@@ -55,10 +59,20 @@ export function snapshotOf(plan: Plan): Snapshot {
     outline: {
       foot: roundLine(outline.foot),
       body: roundLine(outline.body),
-      ...(parts.length > 0 && { parts: parts.map(({ edge }) => roundLine(edge)) }),
+      ...linesOf(
+        'parts',
+        drawn.filter(({ layer }) => layer !== 'pad'),
+      ),
+      ...linesOf(
+        'behind',
+        drawn.filter(({ layer }) => layer === 'pad'),
+      ),
     },
   }
 }
+
+const linesOf = (key: 'parts' | 'behind', parts: Plan['parts']) =>
+  parts.length > 0 ? { [key]: parts.map(({ edge }) => roundLine(edge)) } : {}
 
 /** Adding 0 turns -0, which JSON does not know, into 0. */
 const round = (value: number, digits: number): number => Number(value.toFixed(digits)) + 0

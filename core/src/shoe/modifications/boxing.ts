@@ -27,14 +27,20 @@ export const boxing: Modification = {
   rasp: (form, { share }, _context, { size = 0 }) =>
     share > FROM ? bevelled(form, 'outerFoot', size, size) : form,
   parts: (context, { size = 0 }) => [
-    dressed(context, 'Boxing, outer', stationAt(context, 'lateral', FROM), stationAt(context, 'lateral', 1), [
-      0,
-      size,
-    ]),
-    dressed(context, 'Boxing, inner', stationAt(context, 'medial', FROM), stationAt(context, 'medial', 1), [
-      0,
-      size,
-    ]),
+    dressed(
+      context,
+      'Boxing, outer',
+      stationAt(context, 'lateral', FROM),
+      stationAt(context, 'lateral', 0.97),
+      [0, size],
+    ),
+    dressed(
+      context,
+      'Boxing, inner',
+      stationAt(context, 'medial', FROM),
+      stationAt(context, 'medial', 0.97),
+      [0, size],
+    ),
   ],
   handles: (context, { size = 0 }) => {
     const { point, tangent } = placeAt(context.rims.outer, stationAt(context, 'lateral', 0.8))

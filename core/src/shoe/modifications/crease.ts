@@ -1,7 +1,6 @@
 import { placeAt } from '../../geometry/track'
 import { along, turnRight } from '../../geometry/vector'
-import { roundBar, strip, stationAt } from './kit'
-import type { LayPlace } from '../lay'
+import { roundBar, runOut, strip, stationAt } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
 
 const STYLES = ['full', 'quarter', 'none'] as const
@@ -10,11 +9,6 @@ const STYLES = ['full', 'quarter', 'none'] as const
 const RUN = { full: [0, 0.9], quarter: [0.17, 0.66], none: [2, 2] } as const
 
 const runOf = (values: Values): readonly [number, number] => RUN[STYLES[values['style']!] ?? 'none']
-
-const creased = ({ share }: Pick<LayPlace, 'share'>, values: Values): boolean => {
-  const [from, to] = runOf(values)
-  return share >= from && share <= to
-}
 
 const pieces = (context: ShoeContext, values: Values): Part[] => {
   const [from, to] = runOf(values)
@@ -89,10 +83,15 @@ export const crease: Modification = {
       ? 'less than 1.5 mm of steel would be left beside it; narrow it or move it in'
       : undefined
   },
-  forge: (form, place, _context, values) =>
-    creased(place, values)
-      ? { ...form, crease: { from: values['fromRim']!, width: values['mouth']!, depth: values['depth']! } }
-      : form,
+  forge: (form, { share }, _context, values) => {
+    const deep = runOut(share, runOf(values))
+    if (deep <= 0) return form
+    const depth = values['depth']! * deep
+    return {
+      ...form,
+      crease: { from: values['fromRim']!, width: values['mouth']! * (0.4 + 0.6 * deep), depth },
+    }
+  },
   parts: pieces,
   handles: (context, values) => {
     const { point, tangent } = placeAt(context.rims.outer, stationAt(context, 'medial', 0.5))

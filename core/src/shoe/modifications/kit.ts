@@ -24,6 +24,9 @@ export const round = ([x, y]: Vec, diameter: number): Vec[] =>
     return [x + (Math.cos(turn) * diameter) / 2, y + (Math.sin(turn) * diameter) / 2]
   })
 
+/** How closely a strip follows the rim, mm. */
+const STRIP_STEP = 5
+
 /** A strip along the rim between two stations, from one inset to another, mm in from the outer rim. */
 export function strip(
   { rims }: ShoeContext,
@@ -31,7 +34,7 @@ export function strip(
   to: number,
   inset: (station: number) => readonly [number, number],
 ): Vec[] {
-  const steps = 14
+  const steps = Math.max(10, Math.ceil(Math.abs(to - from) / STRIP_STEP))
   const outer: Vec[] = []
   const inner: Vec[] = []
   for (let i = 0; i <= steps; i++) {
@@ -61,6 +64,12 @@ export const roundBar = ({ section }: ShoeContext): string | undefined =>
 export function bearing({ rims }: ShoeContext): { toeY: number; heelY: number } {
   const end = (station: number) => placeAt(rims.outer, station).point[1]
   return { toeY: end(rims.toe), heelY: Math.min(end(0), end(trackLength(rims.outer))) }
+}
+
+/** 1 inside a run of shares, fading to 0 at its ends: steel is not forged in steps. A run from 0 on goes on over the toe. */
+export function runOut(share: number, [from, to]: readonly [number, number], over = 0.07): number {
+  const into = from <= 0 ? 1 : ease((share - from) / over)
+  return Math.min(into, ease((to - share) / over))
 }
 
 /** 0 to 1 with level ends; 0 and 1 beyond them. */

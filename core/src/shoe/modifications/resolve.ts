@@ -78,7 +78,7 @@ function readValues(
     const value = given === undefined ? field.fallback(context) : asFigure(given, field)
     const range = field.range(context)
     if (field.options && given !== undefined && !Number.isInteger(value)) {
-      const message = `${label}, ${field.label.toLowerCase()}: “${String(given)}” is not one of ${field.options.join(', ')}`
+      const message = `${label}, ${field.label.toLowerCase()}: ${JSON.stringify(given)} is not one of ${field.options.join(', ')}`
       problems.push({ path: `${path}.${field.key}`, message })
       continue
     }

@@ -44,7 +44,7 @@ export const safeing: Modification = {
         context,
         branch === 'lateral' ? 'Safed outer edge' : 'Safed inner edge',
         stationAt(context, branch, FROM),
-        stationAt(context, branch, 1),
+        stationAt(context, branch, 0.97),
         [0, size],
       ),
     ),

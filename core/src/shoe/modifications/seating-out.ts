@@ -1,5 +1,5 @@
 import { placeAt } from '../../geometry/track'
-import { bevelled, roundBar, strip, stationAt } from './kit'
+import { bevelled, roundBar, runOut, strip, stationAt } from './kit'
 import { webAt } from '../rims'
 import type { Modification } from './modification'
 
@@ -31,8 +31,10 @@ export const seatingOut: Modification = {
     },
   ],
   refuse: roundBar,
-  forge: (form, { share }, _context, { across = 0, depth = 0 }) =>
-    share < TO ? bevelled(form, 'innerFoot', across, depth) : form,
+  forge: (form, { share }, _context, { across = 0, depth = 0 }) => {
+    const deep = runOut(share, [0, TO])
+    return deep > 0 ? bevelled(form, 'innerFoot', across, depth * deep) : form
+  },
   parts: (context, { across = 0 }) => [
     {
       label: 'Seated out',

@@ -209,9 +209,12 @@ export const trailer: Modification = {
     { stage: 'edges', text: 'Box the trailer and the inner heel.' },
   ],
   tell: (context, values) => {
-    const angle = (lineOf(context, values).turn * 180) / Math.PI
+    const { turn, back } = lineOf(context, values)
+    const [x, y] = rotated(back, turn)
+    const offAxis = (Math.atan2(x, -y) * 180) / Math.PI
     return [
-      `Turned out by ${angle.toFixed(0)}°; the last outer hole is given up, the third kept.`,
+      `Turned out ${((turn * 180) / Math.PI).toFixed(0)}° from the run of its branch, ${offAxis.toFixed(0)}° off the middle line of the foot.`,
+      'The last outer hole is given up, the third kept.',
       'Start from a shoe a size larger: the trailer takes its length from the branch.',
     ]
   },

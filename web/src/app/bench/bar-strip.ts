@@ -32,7 +32,7 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
             <path
               [attr.d]="'M0 ' + (mark.kind === 'hole' ? 12.8 : 10) + 'V' + (mark.kind === 'hole' ? 18.2 : 21)"
             />
-            <text class="name" y="4.4" [attr.text-anchor]="mark.anchor">
+            <text class="name" [attr.y]="mark.kind === 'work' ? 29.4 : 4.4" [attr.text-anchor]="mark.anchor">
               {{ mark.name }}
             </text>
             <text class="middle" y="9.2" [attr.text-anchor]="mark.anchor">
@@ -190,13 +190,18 @@ export class BarStrip {
           // Moved as a whole: its letters are not laid out anew while a handle is dragged.
           at: `translate(${x.toFixed(2)} 0)`,
           anchor: isEnd ? (mark.branch === 'lateral' ? 'start' : 'end') : 'middle',
-          name: mark.kind === 'hole' ? mark.label.replace('Hole ', '') : mark.kind === 'toe' ? 'toe' : 'heel',
+          name: this.shortName(mark),
           middle: mark.kind === 'toe' ? ZERO : this.text.parts(mark.fromMiddle),
           end: isEnd ? NOTHING : this.text.parts(mark.fromEnd),
         }
       }),
     }
   })
+
+  private shortName({ kind, label }: BarMark): string {
+    if (kind === 'hole') return label.replace('Hole ', '')
+    return { toe: 'toe', 'heel-end': 'heel', work: label.toLowerCase() }[kind]
+  }
 
   protected fullName(mark: BarMark): string {
     if (mark.branch === null) return mark.label

@@ -97,6 +97,9 @@ export class FootDrawing {
     const view = this.view()
     const path = (points: readonly Vec[], closed = false) => svgPath(points, view, closed)
     const wall = path(outline.foot)
+    const drawn = parts.flatMap(({ label, layer, edge }) =>
+      edge.length > 2 ? [{ label, layer, path: path(edge, true) }] : [],
+    )
     return {
       foot: wall + 'Z',
       wall,
@@ -110,7 +113,9 @@ export class FootDrawing {
       bars: landmarks.bars.map((bar) => path(bar)),
       bulbs: path(landmarks.bulbs, true),
       shoe: path(outline.body, true),
-      parts: parts.map(({ label, layer, edge }) => ({ label, layer, path: path(edge, true) })),
+      parts: drawn.filter(({ layer }) => layer !== 'pad'),
+      // A pad lies between shoe and foot.
+      behind: drawn.filter(({ layer }) => layer === 'pad'),
     }
   })
 

@@ -3,6 +3,7 @@ import type { Plan, Section, VisitPage, Side } from '@crescent/core'
 import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { soleView, svgPath } from '../drawing/svg-path'
+import { VERDICT_WORDS } from './nail/words'
 
 /** The sheet that is printed: the shoe at true size with a check line, what to cut, and every mark. */
 @Component({
@@ -68,6 +69,37 @@ import { soleView, svgPath } from '../drawing/svg-path'
           }
         </tbody>
       </table>
+      <table>
+        <thead>
+          <tr>
+            <th>Nail</th>
+            <th>From the toe</th>
+            <th>From the rim</th>
+            <th>Lean</th>
+            <th>Comes out</th>
+            <th>Verdict</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (nail of plan().nails; track $index) {
+            @if (nail.driven) {
+              <tr>
+                <td>{{ nail.branch === 'lateral' ? 'outer' : 'inner' }} {{ nail.number }}</td>
+                <td>{{ text.length(nail.fromToe) }}</td>
+                <td>{{ text.length(nail.inset) }}</td>
+                <td>{{ text.figure(nail.lean, 'angle') }}</td>
+                <td>{{ text.length(nail.exitHeight) }}</td>
+                <td>{{ words[nail.verdict] }}</td>
+              </tr>
+            }
+          }
+        </tbody>
+      </table>
+      <ol>
+        @for (step of plan().forging; track $index) {
+          <li>{{ step.text }}</li>
+        }
+      </ol>
       <p>These figures inform a trained hand; they do not replace it.</p>
     </article>
   `,
@@ -100,6 +132,7 @@ export class PrintSheet {
   readonly section = input.required<Section>()
 
   protected readonly text = inject(FigureText)
+  protected readonly words = VERDICT_WORDS
   protected readonly day = computed(() => longDay(this.page().visit.date))
   protected readonly bar = computed(
     () =>
@@ -127,7 +160,7 @@ export class PrintSheet {
       height: bottom + 10 - top,
       box: `${left} ${top} ${width} ${bottom + 10 - top}`,
       shoe: svgPath(outline.body, view, true),
-      parts: parts.map(({ edge }) => svgPath(edge, view, true)),
+      parts: parts.filter(({ edge }) => edge.length > 2).map(({ edge }) => svgPath(edge, view, true)),
       foot: svgPath(outline.foot, view),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: foot.widestFromToe - y, driven })),

@@ -167,6 +167,9 @@ const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
     </div>
   `,
   styles: `
+    :host {
+      display: block;
+    }
     h2 {
       margin: 4px 0 8px;
     }

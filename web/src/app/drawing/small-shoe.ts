@@ -14,6 +14,9 @@ import { soleView, svgPath } from './svg-path'
       [attr.aria-hidden]="label() ? null : true"
     >
       <path class="foot" [attr.d]="shape().foot" />
+      @for (part of shape().behind; track $index) {
+        <path class="pad" [attr.d]="part" />
+      }
       <path class="shoe" [attr.d]="shape().shoe" />
       @for (part of shape().parts; track $index) {
         <path class="shoe" [attr.d]="part" />
@@ -42,6 +45,11 @@ import { soleView, svgPath } from './svg-path'
       stroke: var(--steel-edge);
       stroke-width: 1.4;
     }
+    .pad {
+      fill: var(--horn);
+      stroke: var(--horn-edge);
+      stroke-width: 1.2;
+    }
     .nail {
       fill: var(--steel-edge);
     }
@@ -58,7 +66,8 @@ export class SmallShoe {
   protected readonly shape = computed(() => {
     const { outline, nails } = this.snapshot()
     const view = soleView(this.side(), 0)
-    const all = [...outline.foot, ...outline.body, ...(outline.parts ?? []).flat()]
+    const { parts = [], behind = [] } = outline
+    const all = [...outline.foot, ...outline.body, ...parts.flat(), ...behind.flat()]
     const xs = all.map(([x]) => x * view.mirror)
     const ys = all.map(([, y]) => -y)
     const left = Math.min(...xs) - 4
@@ -67,7 +76,8 @@ export class SmallShoe {
       box: `${left} ${top} ${Math.max(...xs) + 4 - left} ${Math.max(...ys) + 4 - top}`,
       foot: svgPath(outline.foot, view, true),
       shoe: svgPath(outline.body, view, true),
-      parts: (outline.parts ?? []).map((part) => svgPath(part, view, true)),
+      parts: parts.map((part) => svgPath(part, view, true)),
+      behind: behind.map((part) => svgPath(part, view, true)),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: -y, driven })),
     }
   })

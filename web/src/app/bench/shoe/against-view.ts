@@ -171,9 +171,14 @@ export class AgainstView {
   readonly side = input.required<Side>()
   /** Of this foot and its pair, this foot's first. */
   readonly patterns = input.required<readonly StoredPattern[]>()
+  /** Id of the pattern that lies on the Bench. */
+  readonly worn = input<string | undefined>()
 
   private readonly text = inject(FigureText)
-  protected readonly id = linkedSignal(() => this.patterns()[0]?.id ?? '')
+  /** Another than the one that lies on the Bench, where there is one. */
+  protected readonly id = linkedSignal(
+    () => (this.patterns().find(({ id }) => id !== this.worn()) ?? this.patterns()[0])?.id ?? '',
+  )
   protected readonly pattern = computed(() => this.patterns().find(({ id }) => id === this.id()))
 
   /** The other design on this foot, so that only the designs differ. */

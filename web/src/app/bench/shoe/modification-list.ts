@@ -94,6 +94,9 @@ type Given = NonNullable<ShoeInput['modifications']>
     </div>
   `,
   styles: `
+    :host {
+      display: block;
+    }
     section {
       margin-bottom: 10px;
       padding: 2px 10px 6px;

@@ -10,7 +10,7 @@ export interface Pulled {
 
 /** Handles of the shoe on a drawing, each also a slider for the keyboard. Sits in the drawing's own sheet. */
 @Component({
-  // eslint-disable-next-line @angular-eslint/component-selector -- a group of an SVG
+   
   selector: 'g[crPullHandles]',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -20,6 +20,7 @@ export interface Pulled {
         tabindex="0"
         role="slider"
         [class.held]="held()?.path === handle.path"
+        [class.hole]="handle.path.startsWith('nails.')"
         [attr.data-handle]="handle.path"
         [attr.aria-label]="handle.label"
         [attr.aria-valuemin]="handle.range[0].toFixed(2)"
@@ -61,6 +62,12 @@ export interface Pulled {
       fill: var(--paper);
       stroke: var(--ember);
       stroke-width: 3;
+    }
+    /* The hole itself stays in view. */
+    .hole .knob {
+      fill: transparent;
+      stroke-width: 2;
+      transform: rotate(45deg) scale(1.35);
     }
     .arrows {
       fill: var(--ember);

@@ -79,7 +79,7 @@ export class Shaping {
     this.dialog
       .open<GalleryDialog, GalleryData, string>(GalleryDialog, {
         data: { foot, shoe: draft.shoe, side: this.side() },
-        width: '960px',
+        width: '1180px',
         maxWidth: '96vw',
       })
       .afterClosed()

@@ -11,9 +11,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core'
-import { solidOf, type Plan, type Side, type SolidPiece } from '@crescent/core'
+import { solidOf, type Nail, type Plan, type Side, type SolidPiece } from '@crescent/core'
 import {
   AmbientLight,
+  BoxGeometry,
   BufferAttribute,
   BufferGeometry,
   Color,
@@ -32,12 +33,12 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 
 /** How dark each kind of piece is; a clip or a plate stands out from the bar it sits on. */
 const TONES: Record<SolidPiece['layer'], number> = {
-  shoe: 0x7d8791,
-  bar: 0x87919b,
-  clip: 0x69737d,
-  plate: 0x929ca6,
+  shoe: 0xaab4be,
+  bar: 0xb2bcc6,
+  clip: 0x929ca6,
+  plate: 0xbcc4cc,
   pad: 0xb09a78,
-  fitting: 0x5a636c,
+  fitting: 0x7d868f,
   dressed: 0x4d555d,
 }
 
@@ -157,7 +158,8 @@ export class SolidView {
   /** Puts the solids into the scene, y ahead of the toe away from the eye, the foot side up. */
   private build(solids: readonly SolidPiece[]): void {
     this.clear()
-    const mirror = this.side().startsWith('L') ? 1 : -1
+    // From above, toe ahead, the outside of a left foot lies on the left.
+    const mirror = this.side().startsWith('L') ? -1 : 1
     let triangles = 0
     for (const { mesh, layer } of solids) {
       const geometry = new BufferGeometry()
@@ -184,9 +186,21 @@ export class SolidView {
       geometry.dispose()
       triangles += mesh.triangles.length / 3
     }
+    for (const nail of this.plan().nails) this.shoe.add(this.hole(nail, mirror))
     this.scene.add(this.shoe)
     this.paint()
     this.drawn.set(triangles)
+  }
+
+  /** A hole as it is seen: a dark slot on either face, along the rim. */
+  private hole({ x, y }: Nail, mirror: number): Mesh {
+    const { foot, cuts } = this.plan()
+    const high = cuts[0]!.form.thickness + 0.2
+    const slot = new Mesh(new BoxGeometry(6, 2.8, high), new MeshStandardMaterial({ color: 0x14181c }))
+    slot.position.set(x * mirror, y, high / 2 - 0.1)
+    // Square to the line from the middle of the foot, as the holes of the drawing.
+    slot.rotation.z = Math.atan2(y - (foot.widestFromToe - foot.length / 2) * 0.2, x * mirror) + Math.PI / 2
+    return slot
   }
 
   private clear(): void {
@@ -212,7 +226,7 @@ export class SolidView {
 
   protected show(from: 'ground' | 'foot' | 'toe'): void {
     const { foot } = this.plan()
-    const away = foot.width * 3
+    const away = foot.width * 2.2
     const middle = foot.widestFromToe - foot.length / 2
     const [x, y, z] = {
       ground: [0, middle - away * 0.45, -away * 0.9],
