@@ -4,6 +4,9 @@ export const CHROMIUM = {
   args: [
     '--no-sandbox',
     '--disable-gpu',
+    // Three dimensions without a graphics card.
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

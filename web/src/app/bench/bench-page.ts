@@ -196,8 +196,9 @@ export class BenchPage {
   }
   /** The handles of the step: those of the foot while it is mapped. */
   protected readonly pullHandles = computed(() => {
-    if (this.step() === 'shoe') return this.shaping.shoeHandles()
-    return this.step() === 'nail' ? this.shaping.nailHandles() : undefined
+    const plan = this.plan()
+    if (!plan || this.step() === 'map') return undefined
+    return this.shaping.handlesOf(plan, this.step() === 'nail' ? 'nails' : 'shoe')
   })
   protected readonly steps: { step: Step; label: string }[] = [
     { step: 'look', label: 'Look' },

@@ -226,6 +226,8 @@ describe('PrintSheet', () => {
     expect(svg.getAttribute('width')).toBe(`${width}mm`)
     expect(svg.getAttribute('height')).toBe(`${height}mm`)
     expect(text()).toContain('STOP: Nail would prick')
-    expect(element.querySelectorAll('tbody tr')).toHaveLength(11)
+    // Eleven marks and the six nails that are driven, each with its verdict.
+    expect(element.querySelectorAll('tbody tr')).toHaveLength(17)
+    expect(text()).toContain('would prick')
   })
 })

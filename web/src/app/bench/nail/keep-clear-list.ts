@@ -40,7 +40,7 @@ const MARK_WIDTH = 6
     <div class="add">
       <label
         >At
-        <select #where>
+        <select #where aria-label="At hole">
           @for (nail of plan().nails; track nail.branch + nail.number) {
             <option [value]="$index">
               {{ nail.branch === 'lateral' ? 'outer' : 'inner' }} {{ nail.number }}

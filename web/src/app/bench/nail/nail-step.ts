@@ -79,7 +79,7 @@ const HOLE_FIGURES = [
     <div class="size">
       <label
         >Nail
-        <select #size (change)="setSize(size.value)">
+        <select #size aria-label="Nail to drive" (change)="setSize(size.value)">
           <option value="" [selected]="asked().size === undefined">
             as suggested{{ plan().nailing.suggested ? ': ' + plan().nailing.suggested!.name : '' }}
           </option>
@@ -384,9 +384,11 @@ export class NailStep {
       where: 'From the middle of the toe along the outer rim; the others lie evenly between.',
     },
   ] as const
+  private readonly footSide = computed(() => this.plan().foot.side)
   /** The hole whose lines are unfolded. */
   protected readonly open = linkedSignal<string, string | undefined>({
-    source: () => this.plan().foot.side,
+    // A signal of its own: the plan changes with every figure, the foot does not.
+    source: this.footSide,
     computation: () => undefined,
   })
 

@@ -26,7 +26,7 @@ import { shortDay } from '../../common/today'
     } @else {
       <label class="choose"
         >Against
-        <select #chosen (change)="id.set(chosen.value)">
+        <select #chosen aria-label="Pattern to lay against" (change)="id.set(chosen.value)">
           @for (one of patterns(); track one.id) {
             <option [value]="one.id" [selected]="one.id === id()">
               {{ one.side }} · {{ one.name }}{{ day(one) }}

@@ -24,7 +24,7 @@ import { FigureText } from '../../drawing/figure-text'
     </div>
     <svg [attr.viewBox]="drawing().box" role="img" [attr.aria-label]="'Cut through the shoe, ' + placeText()">
       <path class="ground" [attr.d]="'M-6 0H' + (drawing().width + 6)" />
-      <path class="steel" [attr.d]="drawing().path" data-testid="cut" />
+      <path class="steel" [attr.d]="drawing().path" data-testid="cut-drawing" />
       <path class="measure" [attr.d]="'M0 5H' + drawing().width" />
       <text class="word" [attr.x]="drawing().width / 2" y="10.5" text-anchor="middle">
         {{ text.length(cut().form.width) }}

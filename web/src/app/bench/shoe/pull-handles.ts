@@ -10,7 +10,6 @@ export interface Pulled {
 
 /** Handles of the shoe on a drawing, each also a slider for the keyboard. Sits in the drawing's own sheet. */
 @Component({
-   
   selector: 'g[crPullHandles]',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

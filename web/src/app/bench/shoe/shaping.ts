@@ -6,6 +6,7 @@ import {
   shoeHandles,
   withFigure,
   type KeepClear,
+  type Plan,
   type ShoeHandle,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
@@ -26,7 +27,6 @@ export class Shaping {
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
-  private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
   private readonly findings = this.store.selectSignal(selectFindings)
 
   readonly foot = computed(() => {
@@ -54,18 +54,15 @@ export class Shaping {
     )
   })
 
-  readonly shoeHandles = computed(() => this.handles(shoeHandles))
-  readonly nailHandles = computed(() => this.handles(nailHandles))
-
-  private handles(make: typeof shoeHandles): readonly ShoeHandle[] {
-    const { plan } = this.planning()
-    return plan ? make(plan).filter(({ view }) => view === 'sole') : []
+  /** Handles of the shoe, or of its holes, as they are seen on the sole. */
+  handlesOf(plan: Plan, what: 'shoe' | 'nails'): readonly ShoeHandle[] {
+    return (what === 'shoe' ? shoeHandles(plan) : nailHandles(plan)).filter(({ view }) => view === 'sole')
   }
 
-  pull({ path, value }: Pulled): void {
+  /** The shoe with a handle pulled; the plan is the one the handle was seen on. */
+  pull({ path, value }: Pulled, plan: Plan): void {
     const draft = this.draft()
-    const { plan } = this.planning()
-    if (!draft || !plan) return
+    if (!draft) return
     this.store.dispatch(
       benchActions.setShoe({ shoe: withFigure(draft.shoe, path, value, plan), touched: path }),
     )
