@@ -2,7 +2,7 @@
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
 import { CHROMIUM } from './support/chromium'
-import { openBench, typeFive } from './support/fixtures'
+import { openBench } from './support/fixtures'
 import { TestServer } from './support/server'
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -38,6 +38,10 @@ async function find(page: Page, place: string, kind: string, grade: string): Pro
 
 const copyLast = (page: Page) =>
   page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+const shoeView = async (page: Page, view: string) => {
+  await page.getByRole('tab', { name: 'Shoe' }).click()
+  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: view, exact: true }).click()
+}
 const bench = (horse: string) => async (page: Page) => {
   await openBench(page, horse)
   await copyLast(page)
@@ -45,7 +49,6 @@ const bench = (horse: string) => async (page: Page) => {
 
 try {
   await shoot('round', WIDE, 'light', async () => {})
-  await shoot('round-phone', PHONE, 'light', async () => {})
   await shoot('stable', WIDE, 'light', async (page) => {
     await page.getByRole('link', { name: 'Stable' }).click()
     await page.getByRole('searchbox').fill('mail')
@@ -61,9 +64,6 @@ try {
     await page.getByRole('button', { name: 'outside first' }).click()
     await find(page, 'outer-heel', 'Flare', 'clear')
     await page.getByText('Kept with the visit.').waitFor()
-  })
-  await shoot('bench-look-phone', PHONE, 'light', async (page) => {
-    await openBench(page, 'Merryweather', 'Look')
   })
   await shoot('bench-gate', WIDE, 'light', async (page) => {
     await openBench(page, 'Quiver', 'Look')
@@ -104,22 +104,39 @@ try {
     await page.getByRole('tab', { name: 'Shoe' }).click()
     await page.locator('cr-modification-list').evaluate((list) => list.scrollIntoView())
   })
+  await shoot('shoe-pictures', { width: 1280, height: 1720 }, 'light', async (page) => {
+    await bench('Sandpiper')(page)
+    await page.getByRole('tab', { name: 'Shoe' }).click()
+    await page.getByRole('button', { name: 'Choose by picture' }).click()
+    await page.getByRole('dialog').waitFor()
+  })
+  await shoot('shoe-solid', WIDE, 'light', async (page) => {
+    await bench('Lantern')(page)
+    await shoeView(page, 'In the round')
+    await page.locator('cr-solid-view canvas[data-drawn]:not([data-drawn="0"])').waitFor()
+  })
+  await shoot('shoe-side', WIDE, 'light', async (page) => {
+    await openBench(page, 'Bellwether')
+    await page.getByRole('radio', { name: 'left hind' }).click()
+    await copyLast(page)
+    await shoeView(page, 'Side')
+  })
+  await shoot('shoe-against', WIDE, 'light', async (page) => {
+    await openBench(page, 'Thrift')
+    await copyLast(page)
+    await shoeView(page, 'Against')
+    const pair = page.locator('cr-against-view option').filter({ hasText: 'RF ·' }).first()
+    await page.getByLabel('Pattern to lay against').selectOption(await pair.getAttribute('value'))
+  })
   await shoot('bench-nail', WIDE, 'light', async (page) => {
     await bench('Dunlin')(page)
     await page.getByRole('tab', { name: 'Nail' }).click()
+    await page.getByRole('button', { name: 'More of outer 1' }).click()
+    await page.getByRole('button', { name: 'More of outer 1' }).scrollIntoViewIfNeeded()
   })
   await shoot('bench-dark', WIDE, 'dark', bench('Old Granite'))
   await shoot('bench-tablet', { width: 820, height: 1180 }, 'light', bench('Sandpiper'))
   await shoot('bench-phone', PHONE, 'light', bench('Parsley'))
-  await shoot('bench-wrong-figure', WIDE, 'light', async (page) => {
-    await openBench(page, 'Nock')
-    await typeFive(page)
-    await page.locator('input[data-field="heelWidth"]').fill('6')
-  })
-  await shoot('settings', WIDE, 'light', async (page) => {
-    await page.getByRole('button', { name: 'Workshop and settings' }).click()
-    await page.getByRole('dialog').waitFor()
-  })
 } finally {
   await browser.close()
   await server.stop()

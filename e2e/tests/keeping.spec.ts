@@ -107,13 +107,17 @@ test.describe('nothing is lost', () => {
             if (!sent.ok) break
             version = (await sent.json()).version
             last = i
+            Object.assign(window, { savedSoFar: i })
           }
         } catch {
           // The server is gone.
         }
         return { last, horseId: horse.id as string }
       }, visitId)
-      await page.waitForTimeout(400)
+      // However fast the machine is: the power fails after some of them and before the last.
+      await expect
+        .poll(() => page.evaluate(() => (window as { savedSoFar?: number }).savedSoFar ?? 0))
+        .toBeGreaterThan(5)
       await server.kill()
       const { last, horseId } = await answered
       expect(last).toBeGreaterThan(3)

@@ -14,11 +14,12 @@ import {
   planShoe,
   snapshotOf,
   type FootInput,
+  type Plan,
   type ShoeInput,
   type Side,
 } from '@crescent/core'
 import { SmallShoe } from '../../drawing/small-shoe'
-import { tryPlan } from '../../state/bench/planning'
+import { tryPlan, type Planning } from '../../state/bench/planning'
 
 export interface GalleryData {
   foot: FootInput
@@ -40,16 +41,17 @@ export interface GalleryData {
           @for (one of group.pictures; track one.kind) {
             <button
               type="button"
-              [disabled]="one.on || !one.snapshot"
+              [disabled]="one.on || one.why"
               [attr.data-kind]="one.kind"
               (click)="dialog.close(one.kind)"
             >
               @if (one.snapshot; as snapshot) {
                 <cr-small-shoe [snapshot]="snapshot" [side]="data.side" />
-              } @else {
-                <span class="why">{{ one.why }}</span>
               }
               <strong>{{ one.label }}</strong>
+              @if (one.why) {
+                <small class="why">{{ one.why }}</small>
+              }
               @if (one.on) {
                 <small>on this shoe</small>
               }
@@ -70,7 +72,7 @@ export interface GalleryData {
     }
     .pictures {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(138px, 1fr));
       gap: 8px;
     }
     button {
@@ -102,10 +104,10 @@ export interface GalleryData {
       height: 116px;
     }
     .why {
-      display: grid;
-      place-items: center;
-      min-height: 116px;
-      font-size: 0.8rem;
+      font-size: 0.76rem;
+    }
+    .mat-mdc-dialog-content.mat-mdc-dialog-content {
+      max-height: 82vh;
     }
     mat-dialog-actions button,
     small {
@@ -124,12 +126,26 @@ export class GalleryDialog {
       pictures: MODIFICATIONS.filter(({ group }) => group === key).map(({ kind, label: name }) => {
         const there = this.data.shoe.modifications ?? []
         const on = there.some((one) => one.kind === kind)
-        const modifications = on ? there : [...there, { kind }]
-        const { plan, problems } = tryPlan(() =>
-          planShoe(this.data.foot, { ...this.data.shoe, modifications }),
-        )
-        return { kind, label: name, on, snapshot: plan && snapshotOf(plan), why: problems[0]?.message ?? '' }
+        const { plan, problems } = this.try({ modifications: on ? there : [...there, { kind }] })
+        // What cannot be made on this shoe is shown as it would be on one that it can be made on.
+        const shown = plan ?? this.try({ modifications: [{ kind }] }).plan ?? this.onAluminium(kind)
+        return {
+          kind,
+          label: name,
+          on,
+          snapshot: shown && snapshotOf(shown),
+          why: plan ? '' : (problems[0]?.message ?? ''),
+        }
       }),
     })),
   )
+
+  private try(shoe: Partial<ShoeInput>): Planning {
+    return tryPlan(() => planShoe(this.data.foot, { ...this.data.shoe, ...shoe }))
+  }
+
+  private onAluminium(kind: string): Plan | undefined {
+    const section = { ...this.data.shoe.section, material: 'aluminium' as const }
+    return this.try({ section, modifications: [{ kind }] }).plan
+  }
 }
