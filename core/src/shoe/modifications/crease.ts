@@ -114,7 +114,7 @@ export const crease: Modification = {
       : [
           {
             stage: 'crease and holes',
-            text: 'Crease before the holes are stamped; it spreads the web, dress the edges back as you go.',
+            text: 'Crease before the holes are stamped; it spreads the web by what it pushes aside: keep the edges fair.',
           },
         ],
 }

@@ -67,7 +67,7 @@ export function bearing({ rims }: ShoeContext): { toeY: number; heelY: number } 
 }
 
 /** 1 inside a run of shares, fading to 0 at its ends: steel is not forged in steps. A run from 0 on goes on over the toe. */
-export function runOut(share: number, [from, to]: readonly [number, number], over = 0.07): number {
+export function runOut(share: number, [from, to]: readonly [number, number], over = 0.15): number {
   const into = from <= 0 ? 1 : ease((share - from) / over)
   return Math.min(into, ease((to - share) / over))
 }

@@ -53,7 +53,7 @@ export const seatingOut: Modification = {
   forging: () => [
     {
       stage: 'edges',
-      text: 'Seat out the inner foot surface with the shoe hot and level; dress the web back.',
+      text: 'Seat out the inner foot surface with the shoe hot and level; keep the web fair.',
     },
   ],
   cautions: ({ foot, rims }, { across = 0 }) =>

@@ -27,6 +27,10 @@ const WORDS: [string, string][] = [
   ['Web', 'the width of the bar as it lies under the foot'],
   ['Outer, inner', 'lateral, medial: the drawing shows the sole with the toe up'],
   ['Coarse, fine', 'a hole nearer the inner rim, or nearer the outer rim'],
+  ['Boxing', 'the foot-surface edge bevelled where the shoe stands wider than the foot'],
+  ['Safeing', 'the ground edge softened, above all inside, so that a step on the other leg does not cut'],
+  ['Seating out', 'the inner foot surface relieved, so that steel cannot press on the sole'],
+  ['Crease', 'the groove in the ground surface that holds the nail heads'],
   ['Rule of thumb', 'width + length + 2 in, and twice the width + 2 in, beside the worked-out cut'],
 ]
 
@@ -44,6 +48,13 @@ const WORDS: [string, string][] = [
         stops the work until you have read it. Then choose a foot and type the five measurements. The bar and
         where to cut it stand at the right, the marks along the bottom. Lengths are read as you write them: 4
         7/8, 4-7/8", 4.875 in, 124 mm, 12.4 cm.
+      </p>
+      <p>
+        In Shoe begin from a design or choose by picture what is made of the bar. The diamonds on the drawing
+        are pulled, or moved with the arrow keys; each is also a number in its field. Look at the shoe off the
+        foot, from the side, cut anywhere, in the round, and against another pattern. In Nail each hole has
+        its place, lean and verdict; write down how high the nails came out, and Crescent learns how yours
+        turn.
       </p>
       <h3>Keys</h3>
       <dl>
