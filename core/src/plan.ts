@@ -112,8 +112,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const lay = plainLay(fit, outline, section.width)
   const centroidShare = centroidFromOuter(section) / section.width
   const plain = layRims(outline, lay, centroidShare)
-  if (trackLength(plain.inner) < trackLength(plain.outer) / 4)
-    throw new ProblemError([tooWide(section.width, foot)])
+  if (isShut(plain)) throw new ProblemError([tooWide(section.width, foot)])
   if (branchesMeet(plain)) throw new ProblemError([meeting(fit)])
   const widest = widestPart(footInput)
   const marks = landmarks(foot, outline)
@@ -131,6 +130,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const { chosen, problems: refused } = resolveModifications(shoe.modifications, plainContext)
   if (refused.length > 0) throw new ProblemError(refused)
   const rims = modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  if (isShut(rims)) throw new ProblemError([shutBy(chosen, foot)])
   const context: ShoeContext = rims === plain ? plainContext : { ...plainContext, rims }
   const impossible = refusals(chosen, context)
   if (impossible.length > 0) throw new ProblemError(impossible)
@@ -248,6 +248,19 @@ function branchesMeet({ inner }: Rims): boolean {
   const lateral = placeAt(inner, 0).point
   const medial = placeAt(inner, trackLength(inner)).point
   return lateral[0] - medial[0] < HEEL_GAP
+}
+
+/** The web leaves no opening worth the name. */
+const isShut = ({ inner, outer, centroid }: Rims): boolean =>
+  inner.points.length < 2 || centroid.points.length < 2 || trackLength(inner) < trackLength(outer) / 4
+
+/** Modifications that spread the web until nothing is left within it. */
+const shutBy = (chosen: readonly Chosen[], foot: Foot): Problem => {
+  const last = chosen.filter(({ modification: { lay, forge } }) => lay ?? forge).at(-1)!
+  return {
+    path: `shoe.modifications.${last.at}.kind`,
+    message: `${last.modification.label}: with it the web leaves no opening in a foot ${Math.round(foot.width)} mm wide; take a narrower bar or spread it less`,
+  }
 }
 
 const meeting = (fit: Fit): Problem => ({

@@ -38,12 +38,21 @@ export interface NailHole {
 /** Steel that must stay between a hole's middle and either rim, mm. */
 export const LAND = 4.5
 
+/** Holes nearer than this break into each other, mm (common practice, no source). */
+const LEAST_APART = 8
+
+/** A hole nearer to the middle of the toe or to the end of its branch than this breaks out, mm (common practice). */
+const FROM_ENDS = 6
+
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
 export function holePlaces(rims: Rims, plan: NailPlan, branch: Branch): number[] {
   const { holes, each, ...asked } = plan[branch]
   const zone = nailSchool(plan.school).zone(rims, branch)
-  const first = asked.first ?? Math.min(zone.first, asked.last ?? Infinity)
-  const last = asked.last ?? Math.max(zone.last, first)
+  // Where nobody put them, holes take the room they need even where a school's zone is short: that is told, not refused.
+  const room = (LEAST_APART + 0.5) * Math.max(0, holes - 1)
+  const end = (branch === 'lateral' ? rims.toe : trackLength(rims.outer) - rims.toe) - FROM_ENDS
+  const first = asked.first ?? Math.min(zone.first, (asked.last ?? end) - room)
+  const last = asked.last ?? Math.min(end, Math.max(zone.last, first + room))
   return Array.from({ length: holes }, (_, i) => {
     const even = holes === 1 ? (first + last) / 2 : first + ((last - first) * i) / (holes - 1)
     return each.find(({ number }) => number === i + 1)?.fromToe ?? even
@@ -58,7 +67,7 @@ export function checkHolePlaces(rims: Rims, plan: NailPlan): Problem[] {
     const places = holePlaces(rims, plan, branch)
     return places.flatMap((place, i): Problem[] => {
       const path = `shoe.nails.${branch}.${i + 1}.fromToe`
-      const range = [6, long - 6] as const
+      const range = [FROM_ENDS, long - FROM_ENDS] as const
       if (!(place >= range[0] && place <= range[1])) {
         const message = `${name} hole ${i + 1}: ${Math.round(place)} mm from the toe is not on the branch; it lies between ${Math.round(range[0])} and ${Math.round(range[1])} mm`
         return [{ path, message }]
@@ -71,9 +80,6 @@ export function checkHolePlaces(rims: Rims, plan: NailPlan): Problem[] {
     })
   })
 }
-
-/** Holes nearer than this break into each other, mm (common practice, no source). */
-const LEAST_APART = 8
 
 /**
  * Places the holes in the zone of the school, or where they were put, each over the outer edge of the white line, or

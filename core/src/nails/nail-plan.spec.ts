@@ -66,7 +66,10 @@ describe('the schools', () => {
       fc.property(anyFoot, fc.constantFrom('sound' as const, 'laminitic' as const), (foot, school) => {
         const plan = planShoe(foot, shoeWith([], { nails: { school } }))
         for (const nail of plan.nails) {
-          expect(nail.beyond).toBeUndefined()
+          // On the shortest feet the holes take the room they need.
+          const beside = plan.nails.filter(({ branch }) => branch === nail.branch)
+          const tight = beside[1]!.fromToe - beside[0]!.fromToe < 8.6
+          expect(nail.beyond === undefined || tight).toBe(true)
           const bend = ((nail.branch === 'lateral' ? 1 : -1) * plan.foot.quarterLead) / 2
           if (school === 'sound') expect(nail.y).toBeGreaterThan(bend - 1.5)
           else expect(nail.y).toBeLessThan(bend + 1.5)
@@ -74,6 +77,16 @@ describe('the schools', () => {
       }),
       { numRuns: 40 },
     ))
+
+  it('find room for their holes on a foot so short behind that the zone is too small for four', () => {
+    const short = { width: 85, length: 75.3, heelWidth: 62.4, widestFromToe: 42.1, wallThickness: 4.7 }
+    const { nails } = made([], { foot: short, nails: { school: 'laminitic' }, section: { width: 25.4 } })
+    for (const branch of ['lateral', 'medial'] as const) {
+      const places = nails.filter((nail) => nail.branch === branch).map(({ fromToe }) => fromToe)
+      expect(places).toHaveLength(4)
+      places.slice(1).forEach((place, i) => expect(place - places[i]!).toBeGreaterThanOrEqual(8))
+    }
+  })
 
   it('warn beyond their limits, each its own', () => {
     const far = { lateral: { holes: 1, each: [{ number: 1, fromToe: 110 }], driven: [1] } }
