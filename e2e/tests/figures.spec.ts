@@ -87,6 +87,8 @@ test.describe('figures', () => {
       await page.getByRole('button', { name: 'Redo' }).click()
       await expect(field(page, key)).not.toHaveValue(was)
       await page.getByRole('button', { name: 'Undo' }).click()
+      // The next case reads its field: not before this one is back.
+      await expect(field(page, key)).toHaveValue(was)
     }
   })
 
