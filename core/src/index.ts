@@ -71,16 +71,27 @@ export { FIT_PRESETS, setBackBy, type Fit, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
 export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
-export { resolveNails, withHole, type BranchNails, type HoleChange, type NailPlan } from './nails/nail-plan'
-export { markAt, type ClearStretch } from './nails/keep-clear'
+export {
+  bySchool,
+  MOST_HOLES,
+  resolveNails,
+  withDriven,
+  withEnd,
+  withHole,
+  withHoles,
+  type BranchNails,
+  type HoleChange,
+  type NailPlan,
+} from './nails/nail-plan'
+export { markAt, oldHoles, type ClearStretch } from './nails/keep-clear'
 export type { Nailing } from './nails/nailing'
 export { SCHOOLS_OF_NAILING, type NailSchoolName } from './nails/schools'
-export { USUAL_NAIL_SIZES } from './nails/sizes'
+export { NAIL_RANGES, USUAL_NAIL_SIZES } from './nails/sizes'
 export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } from './nails/turning'
 export { sectionOutline, type SectionForm } from './shoe/section-form'
 export type { SectionCut } from './shoe/build'
 export { differences, type Difference } from './shoe/difference'
-export { elevation } from './shoe/elevation'
+export { elevation, silhouette } from './shoe/elevation'
 export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './shoe/solid'
 export { TEMPLATES, templatesFor, type Template } from './shoe/templates'
 export { wallSection, type WallSection } from './nails/wall-section'

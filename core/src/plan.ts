@@ -17,7 +17,7 @@ import { chooseNail, type Nailing } from './nails/nailing'
 import { judgeNails, type Nail } from './nails/nails'
 import { ProblemError, type Problem } from './problem'
 import type { FootInput } from './records/foot'
-import type { ShoeInput, WorkshopInput } from './records/shoe'
+import type { Section, ShoeInput, WorkshopInput } from './records/shoe'
 import { suggestSection, type SuggestedSection } from './shoe/common-sections'
 import { checkFit, resolveFit, type Fit } from './shoe/fit'
 import { buildBar, modifiedRims, type SectionCut } from './shoe/build'
@@ -42,6 +42,8 @@ export interface Plan {
   /** The foot with its defaults, and which figures are defaults. */
   foot: Foot
   assumed: FootFigureKey[]
+  /** The bar it is made from. */
+  section: Section
   fit: Fit
   /** Lines in the foot's frame, walked from the lateral to the medial heel; `body` is the shoe, closed. */
   outline: {
@@ -166,6 +168,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   return {
     foot,
     assumed,
+    section,
     fit,
     outline: {
       foot: outline.track.points,

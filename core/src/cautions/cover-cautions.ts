@@ -1,7 +1,8 @@
+import { mostUncovered } from '../shoe/cover'
 import type { CautionRule } from './context'
 
-/** More of the wall outside the steel than this share of its thickness and it stands on nothing (common practice). */
-const UNCOVERED_SHARE = 0.55
+/** What cannot be seen with the eye is no reason to speak, mm. */
+const SEEN = 0.5
 
 /** The wall behind the toe must stand on steel all round, whatever the outline was made into. */
 export const coverCautions: CautionRule = ({ cover, outline, foot }) => {
@@ -14,7 +15,7 @@ export const coverCautions: CautionRule = ({ cover, outline, foot }) => {
     footStation: 0,
     stands: 0,
   })
-  if (least.stands > -foot.wallThickness * UNCOVERED_SHARE) return []
+  if (least.stands > -mostUncovered(foot) - SEEN) return []
   const half = least.footStation < outline.toe ? 'outer' : 'inner'
   return [
     {

@@ -39,10 +39,10 @@ export interface NailHole {
 export const LAND = 4.5
 
 /** Holes nearer than this break into each other, mm (common practice, no source). */
-const LEAST_APART = 8
+export const LEAST_APART = 8
 
 /** A hole nearer to the middle of the toe or to the end of its branch than this breaks out, mm (common practice). */
-const FROM_ENDS = 6
+export const FROM_ENDS = 6
 
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
 export function holePlaces(rims: Rims, plan: NailPlan, branch: Branch): number[] {

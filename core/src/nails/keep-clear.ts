@@ -1,5 +1,6 @@
 import type { FootOutline } from '../foot/outline'
 import type { KeepClear } from '../records/foot'
+import type { Snapshot } from '../records/snapshot'
 import type { NailHole } from './holes'
 
 /** Where a place of the wall lies that no nail may enter: stations on the outline, mm. */
@@ -22,9 +23,23 @@ const NAIL_ROOM = 2
 export const inTheWay = (hole: Pick<NailHole, 'footStation'>, stretches: readonly ClearStretch[]) =>
   stretches.find(({ from, to }) => hole.footStation > from - NAIL_ROOM && hole.footStation < to + NAIL_ROOM)
 
-/** A hole as a mark on the wall, mm wide. */
+/** What a mark at a hole, and an old hole, take of the wall, mm (common practice, no source). */
+const MARK = 6
+const OLD_HOLE = 4
+
+/** The wall at a hole, marked. */
 export const markAt = (
   { branch, alongWall }: Pick<NailHole, 'branch' | 'alongWall'>,
   why: KeepClear['why'],
-  width: number,
-): KeepClear => ({ why, half: branch, fromToe: Math.round(alongWall * 10) / 10, width })
+): KeepClear => ({
+  why,
+  half: branch,
+  fromToe: Math.round(alongWall * 10) / 10,
+  width: why === 'old hole' ? OLD_HOLE : MARK,
+})
+
+/** The holes a shoe was nailed through, as marks on the wall; snapshots from before holes were counted so have none. */
+export const oldHoles = (nails: Snapshot['nails']): KeepClear[] =>
+  nails.flatMap(({ branch, driven, alongWall }) =>
+    driven && alongWall !== undefined ? [markAt({ branch, alongWall }, 'old hole')] : [],
+  )

@@ -6,7 +6,11 @@ import { FIVE_BY_FIVE } from '../samples'
 import { codes, made, problemsOf } from '../shoe/modifications/made'
 import { shoeWith } from '../shoe/modifications/made'
 import { nailFlight } from './flight'
-import { resolveNails, withHole } from './nail-plan'
+import { oldHoles } from './keep-clear'
+import { bySchool, resolveNails, withDriven, withEnd, withHole, withHoles } from './nail-plan'
+import { snapshotOf } from '../records/snapshot'
+import { nearestStation } from '../geometry/track'
+import { footOutline } from '../foot/outline'
 import { nailNeed, suggestNail, USUAL_NAIL_SIZES } from './sizes'
 import { radiusOf, turningRadius } from './turning'
 import { wallSection } from './wall-section'
@@ -57,6 +61,37 @@ describe('where holes lie', () => {
     expect(withHole(nails, 1, 'inset', 8).each).toEqual([{ number: 1, lean: 60, inset: 8 }])
     expect(withHole(nails, 1, 'lean', undefined).each).toEqual([])
     expect(withHole(nails, 3, 'seen', 19).each.map(({ number }) => number)).toEqual([1, 3])
+  })
+})
+
+describe('what is done to the nails of a branch', () => {
+  const branch = resolveNails({
+    lateral: { driven: [1, 3], first: 30, last: 66, each: [{ number: 4, fromToe: 64, inset: 7 }] },
+  }).lateral
+
+  it('drives and empties holes, in their order', () => {
+    expect(withDriven(branch, 2, true).driven).toEqual([1, 2, 3])
+    expect(withDriven(branch, 3, true).driven).toEqual([1, 3])
+    expect(withDriven(branch, 1, false).driven).toEqual([3])
+  })
+
+  it('takes holes away with all that was said of them, and never below none or above six', () => {
+    expect(withHoles(branch, 2)).toMatchObject({ holes: 2, driven: [1], each: [] })
+    expect(withHoles(branch, 9).holes).toBe(6)
+    expect(withHoles(branch, -1)).toMatchObject({ holes: 0, driven: [] })
+  })
+
+  it('puts an end somewhere and gives it back', () => {
+    expect(withEnd(branch, 'last', 70).last).toBe(70)
+    expect(withEnd(branch, 'first', undefined)).not.toHaveProperty('first')
+  })
+
+  it('by another school loses its places and keeps the rest', () => {
+    const plan = bySchool({ lateral: branch, medial: branch, school: 'sound' }, 'laminitic')
+    expect(plan.school).toBe('laminitic')
+    expect(plan.lateral).toEqual({ holes: 4, driven: [1, 3], each: [{ number: 4, inset: 7 }] })
+    const same = { lateral: branch, medial: branch, school: 'sound' as const }
+    expect(bySchool(same, 'sound')).toBe(same)
   })
 })
 
@@ -118,6 +153,38 @@ describe('what is kept clear', () => {
   it('moved along the crease the nail is sound again', () => {
     const moved = { lateral: { each: [{ number: 2, fromToe: crack.fromToe + 8 }] } }
     expect(hole(made([], { foot: { keepClear: [crack] }, nails: moved }), 2).verdict).toBe('sound')
+  })
+})
+
+describe('the holes of the last shoe', () => {
+  it('are kept clear of where they were: each driven nail of the same shoe lies in its own old hole', () => {
+    const marks = oldHoles(snapshotOf(plain).nails)
+    expect(marks).toHaveLength(6)
+    const again = made([], { foot: { keepClear: marks } })
+    for (const nail of again.nails) expect(nail.verdict === 'in-the-way').toBe(nail.driven)
+  })
+
+  it('are unknown from a time when they were not counted so', () => {
+    const nails = snapshotOf(plain).nails.map(({ alongWall: _unknown, ...nail }) => nail)
+    expect(oldHoles(nails)).toEqual([])
+  })
+})
+
+describe('the exit', () => {
+  it('lies inside the ground edge by what the wall leans in at its height', () => {
+    const { track } = footOutline(plain.foot)
+    for (const { exit, exitHeight, wallAngle, footStation } of plain.nails) {
+      const inside = exitHeight / Math.tan((wallAngle * Math.PI) / 180)
+      const station = nearestStation(track, exit)
+      expect(Math.abs(station - footStation)).toBeLessThan(1)
+      const edge = track.points.reduce(
+        (near, p) => Math.min(near, Math.hypot(p[0] - exit[0], p[1] - exit[1])),
+        99,
+      )
+      // The outline's points lie a few millimetres apart.
+      expect(edge).toBeGreaterThanOrEqual(inside - 0.05)
+      expect(edge).toBeLessThan(inside + 1)
+    }
   })
 })
 

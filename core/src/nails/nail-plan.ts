@@ -66,10 +66,10 @@ export function checkNails(plan: NailPlan): Problem[] {
   for (const branch of ['lateral', 'medial'] as const) {
     const { holes, driven, each } = plan[branch]
     const name = branch === 'lateral' ? 'outer' : 'inner'
-    if (!Number.isInteger(holes) || holes < 0 || holes > 6) {
+    if (!Number.isInteger(holes) || holes < 0 || holes > MOST_HOLES) {
       problems.push({
         path: `shoe.nails.${branch}.holes`,
-        message: `Holes in the ${branch} branch: ${holes} is not possible, there are 0 to 6`,
+        message: `Holes in the ${branch} branch: ${holes} is not possible, there are 0 to ${MOST_HOLES}`,
       })
       continue
     }
@@ -105,4 +105,41 @@ export function withHole<K extends keyof Omit<HoleChange, 'number'>>(
   const others = nails.each.filter((hole) => hole.number !== number)
   const each = Object.keys(changed).length > 1 ? [...others, changed] : others
   return { ...nails, each: each.sort((a, b) => a.number - b.number) }
+}
+
+/** The most holes a branch has. */
+export const MOST_HOLES = 6
+
+/** A nail driven, or its hole left empty. */
+export const withDriven = (nails: BranchNails, number: number, driven: boolean): BranchNails => {
+  const others = nails.driven.filter((one) => one !== number)
+  return { ...nails, driven: driven ? [...others, number].sort((a, b) => a - b) : others }
+}
+
+/** A branch with so many holes: what was said of those that are gone goes with them. */
+export function withHoles(nails: BranchNails, count: number): BranchNails {
+  const holes = Math.min(MOST_HOLES, Math.max(0, count))
+  return {
+    ...nails,
+    holes,
+    driven: nails.driven.filter((number) => number <= holes),
+    each: nails.each.filter(({ number }) => number <= holes),
+  }
+}
+
+/** The first or the last hole put somewhere, mm from the toe; undefined leaves it to the school. */
+export function withEnd(nails: BranchNails, end: 'first' | 'last', fromToe: number | undefined): BranchNails {
+  const { [end]: _old, ...rest } = nails
+  return fromToe === undefined ? rest : { ...rest, [end]: fromToe }
+}
+
+/** The same nails by another school: holes that were put somewhere by hand belong to the school they were put for. */
+export function bySchool(plan: NailPlan, school: NailSchoolName): NailPlan {
+  if (school === plan.school) return plan
+  const free = (branch: BranchNails): BranchNails =>
+    branch.each.reduce(
+      (nails, { number }) => withHole(nails, number, 'fromToe', undefined),
+      withEnd(withEnd(branch, 'first', undefined), 'last', undefined),
+    )
+  return { ...plan, lateral: free(plan.lateral), medial: free(plan.medial), school }
 }

@@ -1,6 +1,9 @@
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import { wallAngleAt } from '../foot/wall'
+import { placeAt } from '../geometry/track'
+import { along, turnRight, type Vec } from '../geometry/vector'
+import { cotangent } from '../units/angle'
 import type { Workshop } from '../workshop'
 import { nailFlight } from './flight'
 import type { NailHole } from './holes'
@@ -18,6 +21,8 @@ export interface Nail extends NailHole {
   wallAngle: number
   /** Above the ground face of the wall, mm. */
   exitHeight: number
+  /** Where it comes out, as seen from below: the wall leans in over its ground edge. */
+  exit: Vec
   deepest: number
   verdict: Verdict
   /** The verdict in words, with why. */
@@ -55,6 +60,7 @@ export function judgeNails(
       lean,
       wallAngle,
       ...flight,
+      exit: exitPoint(outline, hole.footStation, flight.exitHeight, wallAngle),
       // What pricks is told before anything else.
       ...(mark && judged.verdict !== 'would-prick'
         ? { verdict: 'in-the-way', why: clearOf(mark.why) }
@@ -62,6 +68,12 @@ export function judgeNails(
       ...(said?.seen !== undefined && { seen: said.seen }),
     }
   })
+}
+
+/** The place on the face of the wall so high above its ground edge. */
+function exitPoint(outline: FootOutline, station: number, height: number, wallAngle: number): Vec {
+  const { point, tangent } = placeAt(outline.track, station)
+  return along(point, turnRight(tangent), -height * cotangent(wallAngle))
 }
 
 const clearOf = (why: ClearStretch['why']): string =>

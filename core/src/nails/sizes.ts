@@ -17,6 +17,9 @@ export const USUAL_NAIL_SIZES: readonly NailSize[] = [
   { name: 'Stout 8', length: 72, shank: 3.3, head: 9.0 },
 ]
 
+/** What a nail can be, mm. */
+export const NAIL_RANGES = { length: [20, 120], shank: [0.5, 8], head: [1, 20] } as const
+
 /** A shank thicker than this share of the wall splits it (common practice, no source). */
 const SHANK_SHARE = 0.26
 

@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { NAIL_SCHOOLS } from '../nails/schools'
+import { NAIL_RANGES } from '../nails/sizes'
 
 export const SECTION_SHAPES = ['flat', 'concave', 'half-round'] as const
 export const MATERIALS = ['steel', 'aluminium'] as const
@@ -72,13 +73,15 @@ export const shoeSchema = z
   })
   .strict()
 
+const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high)
+
 /** A nail as it lies in the box: blade, shank where it enters the wall, head; mm. */
 export const nailSizeSchema = z
   .object({
     name: z.string().trim().min(1).max(40),
-    length: z.number().min(20).max(120),
-    shank: z.number().min(0.5).max(8),
-    head: z.number().min(1).max(20),
+    length: within(NAIL_RANGES.length),
+    shank: within(NAIL_RANGES.shank),
+    head: within(NAIL_RANGES.head),
   })
   .strict()
 

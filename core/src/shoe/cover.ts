@@ -1,3 +1,4 @@
+import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import { nearestStation, placeAt, trackLength, type Track } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
@@ -7,6 +8,9 @@ export interface Cover {
   footStation: number
   stands: number
 }
+
+/** How much of the wall may stand outside the steel before it stands on nothing, mm (common practice, no source). */
+export const mostUncovered = ({ wallThickness }: Pick<Foot, 'wallThickness'>): number => wallThickness * 0.5
 
 /** Places of the outline that are looked at. */
 const PLACES = 40

@@ -65,6 +65,7 @@ describe('the order of forging', () => {
       // Clips before the bar is shaped, holes after the bar is closed.
       expect(at('toe clip')).toBeLessThan(at('Bend the toe first'))
       expect(at('weld in the middle')).toBeGreaterThan(at('Turn the heels'))
+      expect(at('Crease before')).toBeLessThan(at('Stamp the holes'))
     }
     expect(forgingOrder([]).length).toBeGreaterThan(4)
   })

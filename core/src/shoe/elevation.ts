@@ -1,47 +1,42 @@
-import type { Vec } from '../geometry/vector'
 import type { Half } from '../foot/half'
+import type { Vec } from '../geometry/vector'
 import type { SectionCut } from './build'
-import { sectionOutline } from './section-form'
+import { barSolid, type Mesh } from './solid'
 
-/** Columns the silhouette is taken in. */
+/** Columns a silhouette is taken in. */
 const COLUMNS = 180
 
 /**
- * A branch seen from its side: its silhouette as a closed line, x along the foot (y of its frame), y up from the
- * ground, mm. Thickness, wedge, rocker, rolled toe and bevels show as they are.
+ * A solid seen from its side: its silhouette as a closed line, x along the foot (y of its frame), y up from the
+ * ground, mm. What lies behind what is not told apart: it is for solids that stand in one piece from below to above.
  */
-export function elevation(cuts: readonly SectionCut[], branch: Half): Vec[] {
-  const own = cuts.filter(({ place }) => place.branch === branch || place.s === 0)
-  const seen = own.map(({ place, form }) => {
-    // Inward along y: how far a point of the section lies behind or ahead of the rim.
-    const inward = place.tangent[0]
-    return sectionOutline(form).map(([u, z]): Vec => [place.point[1] + inward * u, z])
-  })
-  const ys = seen.flat().map(([y]) => y)
+export function silhouette({ corners, triangles }: Mesh): Vec[] {
+  const ys = corners.map(([, y]) => y)
   const from = Math.min(...ys)
-  const step = (Math.max(...ys) - from) / COLUMNS
+  const step = (Math.max(...ys) - from) / COLUMNS || 1
   const low = new Array<number>(COLUMNS + 1).fill(Infinity)
   const high = new Array<number>(COLUMNS + 1).fill(-Infinity)
-  const cover = (a: Vec, b: Vec) => {
-    const [left, right] = a[0] <= b[0] ? [a, b] : [b, a]
-    for (let i = Math.ceil((left[0] - from) / step - 1e-9); i <= (right[0] - from) / step + 1e-9; i++) {
-      const span = right[0] - left[0]
-      const share = span < 1e-9 ? 0 : (from + i * step - left[0]) / span
-      const z = left[1] + (right[1] - left[1]) * Math.min(1, Math.max(0, share))
-      if (z < low[i]!) low[i] = z
-      if (z > high[i]!) high[i] = z
+  const cover = (a: number, b: number) => {
+    const [, ay, az] = corners[a]!
+    const [, by, bz] = corners[b]!
+    if (ay > by) return cover(b, a)
+    for (let i = Math.ceil((ay - from) / step - 1e-9); i <= (by - from) / step + 1e-9; i++) {
+      const share = by - ay < 1e-9 ? 0 : Math.min(1, Math.max(0, (from + i * step - ay) / (by - ay)))
+      const z = az + (bz - az) * share
+      low[i] = Math.min(low[i]!, z, by - ay < 1e-9 ? bz : z)
+      high[i] = Math.max(high[i]!, z, by - ay < 1e-9 ? bz : z)
     }
   }
-  seen.forEach((ring, i) => {
-    ring.forEach((point, k) => {
-      cover(point, ring[(k + 1) % ring.length]!)
-      const beside = seen[i + 1]?.[k]
-      if (beside) cover(point, beside)
-    })
-  })
+  for (let i = 0; i < triangles.length; i += 3) {
+    for (let k = 0; k < 3; k++) cover(triangles[i + k]!, triangles[i + ((k + 1) % 3)]!)
+  }
   const filled = low.map((z, i) => ({ i, z })).filter(({ z }) => Number.isFinite(z))
   return [
     ...filled.map(({ i, z }): Vec => [from + i * step, z]),
     ...filled.map(({ i }): Vec => [from + i * step, high[i]!]).reverse(),
   ]
 }
+
+/** A branch from its side, with half the toe: thickness, wedge, rocker, rolled toe and bevels show as they are. */
+export const elevation = (cuts: readonly SectionCut[], branch: Half): Vec[] =>
+  silhouette(barSolid(cuts.filter(({ place }) => place.branch === branch || place.s === 0)))

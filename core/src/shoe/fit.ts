@@ -77,20 +77,26 @@ export function setBackBy(fit: Fit, foot: Foot, more: number): number | undefine
   return more < LEAST_SET_BACK || back > foot.length * MOST_SET_BACK ? undefined : back
 }
 
+/** The numbers of a fit as they are asked for, with what a foot allows. */
+export const FIT_FIGURES: readonly {
+  key: keyof FitNumbers
+  label: string
+  range: (foot: Foot) => readonly [number, number]
+}[] = [
+  { key: 'spread', label: 'Room at the heel', range: () => [0, 15] },
+  {
+    key: 'heelLength',
+    label: 'Branch behind the buttress',
+    range: ({ length }) => [-length * 0.12, length * 0.4],
+  },
+  { key: 'toeSetBack', label: 'Toe set back', range: ({ length }) => [0, length * MOST_SET_BACK] },
+]
+
 /** Problems of a fit that no foot allows. */
-export function checkFit(fit: Fit, foot: Foot): Problem[] {
-  return [
-    outOfRange('shoe.fit.spread', 'Room at the heel', 'length', fit.spread, [0, 15]),
-    outOfRange('shoe.fit.heelLength', 'Branch behind the buttress', 'length', fit.heelLength, [
-      -foot.length * 0.12,
-      foot.length * 0.4,
-    ]),
-    outOfRange('shoe.fit.toeSetBack', 'Toe set back', 'length', fit.toeSetBack, [
-      0,
-      foot.length * MOST_SET_BACK,
-    ]),
-  ].filter((problem) => problem !== undefined)
-}
+export const checkFit = (fit: Fit, foot: Foot): Problem[] =>
+  FIT_FIGURES.map(({ key, label, range }) =>
+    outOfRange(`shoe.fit.${key}`, label, 'length', fit[key], range(foot)),
+  ).filter((problem) => problem !== undefined)
 
 /**
  * How far the outer rim stands outside the wall, by station on the foot's outline, in mm: level with the wall from

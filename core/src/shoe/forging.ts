@@ -8,7 +8,8 @@ export const FORGING_STAGES = [
   'quarters',
   'heels',
   'weld',
-  'crease and holes',
+  'crease',
+  'holes',
   'edges',
   'pieces',
   'on the foot',
@@ -28,12 +29,12 @@ const EVERY_SHOE: readonly ForgingStep[] = [
   { stage: 'toe quarters', text: 'Bend the toe quarters; level.' },
   { stage: 'quarters', text: 'Bend the quarters; level.' },
   { stage: 'heels', text: 'Turn the heels; level. Check width and heel width against the foot’s.' },
-  { stage: 'crease and holes', text: 'Stamp the holes on the solid face; knock the slugs out cold.' },
+  { stage: 'holes', text: 'Stamp the holes on the solid face; knock the slugs out cold.' },
 ]
 
 /** The whole order of work: every shoe's steps with those the modifications bring, stage by stage. */
 export function forgingOrder(steps: readonly ForgingStep[]): ForgingStep[] {
   const rank = ({ stage }: ForgingStep) => FORGING_STAGES.indexOf(stage)
-  // A stable sort: within a stage a shoe's own step stands before what is added to it, except where it must go first.
+  // A stable sort: within a stage what every shoe takes stands before what is added to it.
   return [...EVERY_SHOE, ...steps].sort((a, b) => rank(a) - rank(b))
 }

@@ -1,9 +1,12 @@
+import { FROM_ENDS, LEAST_APART } from '../nails/holes'
 import { resolveNails, withHole } from '../nails/nail-plan'
 import type { Plan } from '../plan'
 import type { FitNumbers, ShoeInput } from '../records/shoe'
 import { distance, subtract, unit, type Vec } from '../geometry/vector'
 import type { FigureKind } from '../units/figure'
+import { FIT_FIGURES } from './fit'
 import { modification } from './modifications'
+import { BAR_RANGES } from './section'
 
 /** A handle on a drawing of the shoe: the figure it stands for, where it is, and how the figure follows a pull. */
 export interface ShoeHandle {
@@ -26,52 +29,39 @@ export function shoeHandles(plan: Plan): ShoeHandle[] {
   return [...fitHandles(plan), ...modificationHandles(plan)]
 }
 
-function fitHandles({ fit, foot, outline, profile }: Plan): ShoeHandle[] {
+function fitHandles({ fit, foot, outline, section }: Plan): ShoeHandle[] {
   const { outer, inner } = outline
   const end = outer.length - 1
-  const common = { kind: 'length', view: 'sole' } as const
   const heel = outer[end]!
-  const backward = unit(subtract(heel, outer[end - 1]!))
   // A place on the inner rim of the outer branch, where no other handle stands.
-  const quarter = Math.round(inner.length * 0.2)
-  const beside = outer.reduce((near, point) =>
-    distance(point, inner[quarter]!) < distance(near, inner[quarter]!) ? point : near,
-  )
-  const width = profile.width[profile.s.indexOf(0)] ?? profile.width[0]!
-  const out = Math.round(outer.length * 0.93)
+  const quarter = inner[Math.round(inner.length * 0.2)]!
+  const places: Record<string, Pick<ShoeHandle, 'point' | 'along'>> = {
+    spread: { point: outer[Math.round(outer.length * 0.93)]!, along: [-1, 0] },
+    heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
+  }
+  const common = { kind: 'length', view: 'sole', per: 1 } as const
   return [
-    {
-      ...common,
-      path: 'fit.heelLength',
-      label: 'Behind the buttress',
-      value: fit.heelLength,
-      range: [-foot.length * 0.12, foot.length * 0.4],
-      point: heel,
-      along: backward,
-      per: 1,
-    },
-    {
-      ...common,
-      path: 'fit.spread',
-      label: 'Room at the heel',
-      value: fit.spread,
-      range: [0, 15],
-      point: outer[out]!,
-      along: [-1, 0],
-      per: 1,
-    },
+    ...FIT_FIGURES.flatMap(({ key, label, range }): ShoeHandle[] => {
+      const place = places[key]
+      return place
+        ? [{ ...common, ...place, path: `fit.${key}`, label, value: fit[key], range: range(foot) }]
+        : []
+    }),
     {
       ...common,
       path: 'section.width',
       label: 'Width of the bar',
-      value: width,
-      range: [6, 60],
-      point: inner[quarter]!,
-      along: unit(subtract(inner[quarter]!, beside)),
-      per: 1,
+      value: section.width,
+      range: BAR_RANGES.width,
+      point: quarter,
+      along: unit(subtract(quarter, nearestOf(outer, quarter))),
     },
   ]
 }
+
+/** The point of a line that lies nearest to another. */
+const nearestOf = (line: readonly Vec[], point: Vec): Vec =>
+  line.reduce((near, one) => (distance(one, point) < distance(near, point) ? one : near))
 
 const modificationHandles = (plan: Plan): ShoeHandle[] =>
   plan.modifications.flatMap(({ kind, values, ranges, handles }) => {
@@ -92,24 +82,28 @@ const modificationHandles = (plan: Plan): ShoeHandle[] =>
     })
   })
 
-/** The handles of the holes: each is pulled along the crease. */
-export function nailHandles({ nails, outline }: Plan): ShoeHandle[] {
+/** The handles of the holes: each is pulled along the crease, between its neighbours. */
+export function nailHandles({ nails, cuts }: Plan): ShoeHandle[] {
   return nails.map(({ branch, number, fromToe, x, y }): ShoeHandle => {
-    const { outer } = outline
-    const near = outer.reduce(
-      (best, point, i) => (distance(point, [x, y]) < distance(outer[best]!, [x, y]) ? i : best),
-      0,
-    )
-    const walk = unit(subtract(outer[Math.min(outer.length - 1, near + 1)]!, outer[Math.max(0, near - 1)]!))
+    const beside = (other: number) => nails.find((nail) => nail.branch === branch && nail.number === other)
+    const own = cuts.filter(({ place }) => place.branch === branch)
+    const long = Math.max(...own.map(({ place }) => place.fromToe))
+    const { tangent } = own.reduce((near, one) =>
+      Math.abs(one.place.fromToe - fromToe) < Math.abs(near.place.fromToe - fromToe) ? one : near,
+    ).place
+    const [before, behind] = [beside(number - 1)?.fromToe, beside(number + 1)?.fromToe]
     return {
       path: `nails.${branch}.${number}.fromToe`,
       label: `Hole ${branch === 'lateral' ? 'outer' : 'inner'} ${number}, along the rim`,
       kind: 'length',
       value: fromToe,
-      range: [6, 260],
+      range: [
+        before === undefined ? FROM_ENDS : before + LEAST_APART,
+        behind === undefined ? long - FROM_ENDS : behind - LEAST_APART,
+      ],
       point: [x, y],
       view: 'sole',
-      along: branch === 'lateral' ? [-walk[0], -walk[1]] : walk,
+      along: branch === 'lateral' ? [-tangent[0], -tangent[1]] : tangent,
       per: 1,
     }
   })

@@ -38,10 +38,13 @@ function cutAway(width: number, thickness: number) {
 export const weightPerLength = (section: Section): number =>
   sectionArea(section) * DENSITY[section.material] * 1e-6
 
+/** What widths and thicknesses a bar comes in, mm. */
+export const BAR_RANGES = { width: [6, 60], thickness: [2, 25] } as const
+
 /** Problems of a section that no bar has. */
 export function checkSection(section: Section): Problem[] {
   return [
-    outOfRange('shoe.section.width', 'Bar width', 'length', section.width, [6, 60]),
-    outOfRange('shoe.section.thickness', 'Bar thickness', 'length', section.thickness, [2, 25]),
+    outOfRange('shoe.section.width', 'Bar width', 'length', section.width, BAR_RANGES.width),
+    outOfRange('shoe.section.thickness', 'Bar thickness', 'length', section.thickness, BAR_RANGES.thickness),
   ].filter((problem) => problem !== undefined)
 }

@@ -5,7 +5,7 @@ import { anyFoot } from '../foot/any-foot'
 import { region } from '../geometry/region'
 import type { Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan'
-import { elevation } from './elevation'
+import { elevation, silhouette } from './elevation'
 import { MODIFICATIONS } from './modifications'
 import { barFor, made, shoeWith } from './modifications/made'
 import { profileVolume } from './profile'
@@ -110,6 +110,23 @@ describe('the side view', () => {
     expect(extent(line, 0)[1]).toBeCloseTo(Math.max(...ys), 1)
     expect(extent(line, 1)).toEqual([0, 7.9375])
     expect(region(line).area).toBeCloseTo((Math.max(...ys) - Math.min(...ys)) * 7.9375, -1)
+  })
+
+  it('of an upright piece is its rectangle; of a clip, what leans with the wall', () => {
+    const plan = made([
+      { kind: 'toe-clip', height: 20 },
+      { kind: 'studs', height: 5 },
+    ])
+    const line = (label: string) => silhouette(solidOf(plan).find((one) => one.label === label)!.mesh)
+    const stud = line('Outer heel stud')
+    expect(extent(stud, 1)).toEqual([-5, 0])
+    expect(extent(stud, 0)[1] - extent(stud, 0)[0]).toBeCloseTo(9.525, 1)
+    const clip = line('Toe clip')
+    const lean = (plan.foot.toeAngle * Math.PI) / 180
+    expect(extent(clip, 1)[1] - 7.9375).toBeCloseTo(20 * Math.sin(lean), 1)
+    // Its tip lies back over the foot by its height's run.
+    const tip = clip.filter(([, z]) => z > extent(clip, 1)[1] - 0.5).map(([y]) => y)
+    expect(plan.foot.widestFromToe - Math.min(...tip)).toBeCloseTo(20 * Math.cos(lean), -0.5)
   })
 
   it('shows a wedge at the heels and a rocker at the toe', () => {

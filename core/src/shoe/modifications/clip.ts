@@ -3,7 +3,14 @@ import { along, scale, turnRight, type Vec } from '../../geometry/vector'
 import { wallAngleAt } from '../../foot/wall'
 import type { Gathered } from '../profile'
 import { toeStation } from '../rims'
-import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
+import type {
+  Modification,
+  ModificationField,
+  ModificationHandle,
+  Part,
+  ShoeContext,
+  Values,
+} from './modification'
 
 /** The figures of one clip (amounts: common practice, no source). */
 export const CLIP_FIELDS: readonly ModificationField[] = [
@@ -97,4 +104,34 @@ export const pairOf = ({ rims }: ShoeContext, fromToe: number): [number, number]
 export function pairHandle(context: ShoeContext, fromToe: number): ModificationHandle {
   const { point, tangent } = placeAt(context.rims.outer, pairOf(context, fromToe)[1])
   return { field: 'fromToe', point, along: scale(tangent, 1) }
+}
+
+/** What a pair of clips does, wherever on the rim it stands: two clips hold like about four nails. */
+export function clipPair(
+  name: string,
+): Omit<Modification, 'kind' | 'group' | 'label' | 'purpose' | 'fields'> {
+  const each = (context: ShoeContext, values: Values) => pairOf(context, values['fromToe']!)
+  return {
+    holdsLike: 4,
+    gather: (context, values) =>
+      each(context, values).map((station) => clipGathered(context, station, values)),
+    parts: (context, values) =>
+      each(context, values).map((station, i) =>
+        clipPart(context, `${i === 0 ? 'Outer' : 'Inner'} ${name} clip`, station, values),
+      ),
+    handles: (context, values) => [
+      pairHandle(context, values['fromToe']!),
+      widthHandle(context, each(context, values)[1]!, values['width']!),
+    ],
+    marks: (context, values) => each(context, values).map((station) => ({ label: 'Clip', station })),
+    forging: () => [
+      { stage: 'clips', text: `Draw both ${name} clips before shaping, then shape in the next heat.` },
+    ],
+    tell: (context, values) => {
+      const [outside, inside] = each(context, values).map((station) =>
+        Math.round(wallBeside(context, station)),
+      )
+      return [`The ${name} clips lean at ${outside}° outside and ${inside}° inside, as the wall there.`]
+    },
+  }
 }

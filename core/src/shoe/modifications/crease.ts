@@ -113,7 +113,7 @@ export const crease: Modification = {
       ? []
       : [
           {
-            stage: 'crease and holes',
+            stage: 'crease',
             text: 'Crease before the holes are stamped; it spreads the web by what it pushes aside: keep the edges fair.',
           },
         ],

@@ -93,18 +93,25 @@ export const bevelled = (
   }
 }
 
-/**
- * Works something out once for each shoe: a plan asks for the same thing to refuse, to draw, to tell and to place
- * handles.
- */
+/** Works something out once for each shoe. */
+export function perShoe<T>(work: (context: ShoeContext) => T): (context: ShoeContext) => T {
+  const known = new WeakMap<ShoeContext, { result: T }>()
+  return (context) => {
+    const found = known.get(context) ?? { result: work(context) }
+    known.set(context, found)
+    return found.result
+  }
+}
+
+/** The same for each set of figures: a plan asks for one thing to refuse, to draw, to tell and to place handles. */
 export function once<T>(
   work: (context: ShoeContext, values: Values) => T,
 ): (context: ShoeContext, values: Values) => T {
-  const known = new WeakMap<ShoeContext, WeakMap<Values, T>>()
+  const ofShoe = perShoe(() => new WeakMap<Values, { result: T }>())
   return (context, values) => {
-    const ofContext = known.get(context) ?? new WeakMap<Values, T>()
-    known.set(context, ofContext)
-    if (!ofContext.has(values)) ofContext.set(values, work(context, values))
-    return ofContext.get(values) as T
+    const known = ofShoe(context)
+    const found = known.get(values) ?? { result: work(context, values) }
+    known.set(values, found)
+    return found.result
   }
 }

@@ -49,6 +49,32 @@ describe('every modification', () => {
     expect(problemsOf([{ kind: 'wedge', colour: 3 }])[0]!.path).toBe('shoe.modifications.0.colour')
   })
 
+  it('has ranges that hold their own defaults, whatever the foot and the bar', () =>
+    fc.assert(
+      fc.property(
+        anyFoot,
+        fc.constantFrom(...EACH),
+        fc.double({ min: 12, max: 32, noNaN: true }),
+        (foot, kind, width) => {
+          const section = { ...barFor(kind), width }
+          let given: Plan
+          try {
+            given = planShoe(foot, shoe([{ kind }], { section }))
+          } catch (error) {
+            expect((error as ProblemError).problems.length).toBeGreaterThan(0)
+            return
+          }
+          const { values, ranges } = given.modifications[0]!
+          for (const [key, [low, high]] of Object.entries(ranges)) {
+            expect(low, `${kind} ${key}`).toBeLessThanOrEqual(high)
+            expect(values[key], `${kind} ${key}`).toBeGreaterThanOrEqual(low)
+            expect(values[key], `${kind} ${key}`).toBeLessThanOrEqual(high)
+          }
+        },
+      ),
+      { numRuns: 120 },
+    ))
+
   it('keeps holes, marks and nails in order, and adds weight where it adds metal, for any foot', () =>
     fc.assert(
       fc.property(anyFoot, fc.constantFrom(...EACH), (foot, kind) => {

@@ -120,6 +120,16 @@ describe('lateral trailer', () => {
     )
   })
 
+  it('is aimed by the holes at the toe, also on a foot that is nailed behind its widest part', () => {
+    const laminitic = made([{ kind: 'trailer' }], { nails: { school: 'laminitic' } })
+    const [low, high] = laminitic.modifications[0]!.ranges['aim']!
+    expect(low).toBe(0)
+    // No further than the bend of the quarter, where no second hole of a sound foot stands.
+    const bend = plain.cuts.find(({ place }) => place.branch === 'medial' && place.point[1] <= 0)!.place
+      .fromToe
+    expect(high).toBeLessThan(bend)
+  })
+
   it('says what it is steered by: its line is drawn to the point it meets', () => {
     const guides = made([{ kind: 'trailer', aim: 0 }]).modifications[0]!.guides
     expect(guides[0]!.line[1]![0]).toBeCloseTo(0, 1)

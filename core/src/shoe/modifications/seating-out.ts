@@ -57,7 +57,8 @@ export const seatingOut: Modification = {
     },
   ],
   cautions: ({ foot, rims }, { across = 0 }) =>
-    Math.min(...rims.web.slice(10, -10)) - across < foot.wallThickness + foot.whiteLineWidth * 0.5
+    Math.min(...rims.web.filter((_, i) => rims.places[i]!.share < TO)) - across <
+    foot.wallThickness + foot.whiteLineWidth * 0.5
       ? [
           {
             code: 'seating-wall',

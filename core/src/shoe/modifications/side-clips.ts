@@ -1,4 +1,4 @@
-import { CLIP_FIELDS, clipGathered, clipPart, pairHandle, pairOf, wallBeside, widthHandle } from './clip'
+import { CLIP_FIELDS, clipPair } from './clip'
 import type { Modification } from './modification'
 
 /** Two clips at the widest part: the shoe cannot be spread by the foot, and cannot shift sideways. */
@@ -20,28 +20,7 @@ export const sideClips: Modification = {
     },
   ],
   warns: { 'quarter-clips': 'Four clips: let in too many and little wall is left between them' },
-  holdsLike: 4,
-  gather: (context, values) =>
-    pairOf(context, values['fromToe']!).map((station) => clipGathered(context, station, values)),
-  parts: (context, values) =>
-    pairOf(context, values['fromToe']!).map((station, i) =>
-      clipPart(context, i === 0 ? 'Outer side clip' : 'Inner side clip', station, values),
-    ),
-  handles: (context, values) => [
-    pairHandle(context, values['fromToe']!),
-    widthHandle(context, pairOf(context, values['fromToe']!)[1], values['width']!),
-  ],
-  marks: (context, values) =>
-    pairOf(context, values['fromToe']!).map((station) => ({ label: 'Clip', station })),
-  forging: () => [
-    { stage: 'clips', text: 'Draw both side clips before shaping, then shape in the next heat.' },
-  ],
-  tell: (context, values) => {
-    const [outside, inside] = pairOf(context, values['fromToe']!).map((station) =>
-      Math.round(wallBeside(context, station)),
-    )
-    return [`Side clips lean at ${outside}° outside and ${inside}° inside, as the wall there.`]
-  },
+  ...clipPair('side'),
   cautions: () => [
     {
       code: 'side-clips-bind',

@@ -1,9 +1,10 @@
 import { track, trackLength, type Track } from '../../geometry/track'
 import { rotated, unit, type Vec } from '../../geometry/vector'
 import { radians } from '../../units/angle'
-import { leastCover } from '../cover'
+import { leastCover, mostUncovered } from '../cover'
+import { perShoe } from './kit'
 import { between, type OuterRim } from '../lay'
-import type { Modification, ShoeContext } from './modification'
+import type { Modification } from './modification'
 import { toeWebHandles } from './toe-web'
 
 const turned = (point: Vec, degrees: number): Vec => rotated(point, radians(degrees))
@@ -36,18 +37,10 @@ const turnedRim = (rim: OuterRim, degrees: number): OuterRim => ({
   ),
 })
 
-/** How much of the wall may stand outside the steel before the foot is not covered any more: a share of its thickness. */
-const UNCOVERED_SHARE = 0.5
-
-const limits = new WeakMap<ShoeContext, number>()
-
 /** The largest turn to either side, degrees, that still covers the foot: what was uncovered before is not held against it. */
-export function largestTurn(context: ShoeContext): number {
-  const known = limits.get(context)
-  if (known !== undefined) return known
-  const { outline, foot, plain } = context
+export const largestTurn = perShoe(({ outline, foot, plain }) => {
   const even = evenRim({ ...plain, track: plain.outer })
-  const least = Math.min(0, leastCover(outline, even.track)) - foot.wallThickness * UNCOVERED_SHARE
+  const least = Math.min(0, leastCover(outline, even.track)) - mostUncovered(foot)
   const covered = (degrees: number) =>
     leastCover(outline, turnedRim(even, degrees).track) >= least &&
     leastCover(outline, turnedRim(even, -degrees).track) >= least
@@ -58,10 +51,8 @@ export function largestTurn(context: ShoeContext): number {
     if (covered(middle)) low = middle
     else high = middle
   }
-  const most = Math.floor(low * 10) / 10
-  limits.set(context, most)
-  return most
-}
+  return Math.floor(low * 10) / 10
+})
 
 /** Slide shoe for hind feet: wide slick toe or narrow toe with hold, narrow open heels, long branches. */
 export const slideShoe: Modification = {
@@ -76,7 +67,10 @@ export const slideShoe: Modification = {
       label: 'Web at the toe',
       kind: 'length',
       where: 'Wide slides more, narrow holds more.',
-      range: ({ section, foot }) => [section.width * 0.7, Math.min(section.width * 1.5, foot.width * 0.32)],
+      range: ({ section, foot }) => [
+        section.width * 0.7,
+        Math.max(section.width, Math.min(section.width * 1.5, foot.width * 0.32)),
+      ],
       fallback: ({ section }) => section.width * 1.1,
     },
     {

@@ -47,8 +47,9 @@ const target = ({ plain }: ShoeContext, aim: number): Vec => placeAt(plain.outer
 
 /** Where hole 2 of the inner branch lies along the rim, and the gap before it; mm from the toe. */
 function innerHoles({ holes, plain }: ShoeContext): { gap: number; second: number } {
-  const inner = holes.filter(({ branch }) => branch === 'medial')
   const bend = plain.medialBend - plain.toe
+  // Holes of a laminitic foot stand behind the widest part: the rule speaks of those ahead of it.
+  const inner = holes.filter(({ branch, fromToe }) => branch === 'medial' && fromToe < bend)
   const [first = bend * 0.34, second = bend * 0.55] = inner.map(({ fromToe }) => fromToe)
   return { gap: (first + second) / 2, second }
 }

@@ -21,7 +21,10 @@ export const wideOuterBranch: Modification = {
       label: 'Web of the outer branch',
       kind: 'length',
       where: 'From the quarter back.',
-      range: ({ section, foot }) => [section.width, Math.min(section.width * 1.8, foot.heelWidth * 0.42)],
+      range: ({ section, foot }) => [
+        section.width,
+        Math.max(section.width, Math.min(section.width * 1.8, foot.heelWidth * 0.42)),
+      ],
       fallback: ({ section }) => section.width * 1.3,
     },
     {
@@ -29,7 +32,7 @@ export const wideOuterBranch: Modification = {
       label: 'Web of the inner branch',
       kind: 'length',
       where: 'From the quarter back.',
-      range: ({ section }) => [Math.max(9, section.width * 0.5), section.width],
+      range: ({ section }) => [Math.min(section.width, Math.max(9, section.width * 0.5)), section.width],
       fallback: ({ section }) => Math.max(9, section.width * 0.8),
     },
   ],

@@ -1,7 +1,7 @@
 import { trackLength } from '../../geometry/track'
 import { inches } from '../../units/length'
-import { profileVolumeOfWeb } from './web-volume'
 import { between } from '../lay'
+import { barPlaces } from '../profile'
 import { bevelled, stationAt } from './kit'
 import type { Modification, ShoeContext, Values } from './modification'
 import { toeWebHandles } from './toe-web'
@@ -30,7 +30,10 @@ export const wideToe: Modification = {
       label: 'Web at the toe',
       kind: 'length',
       where: 'The toe upset wider than the bar.',
-      range: ({ section, foot }) => [section.width, Math.min(section.width * 2.2, foot.width * 0.34)],
+      range: ({ section, foot }) => [
+        section.width,
+        Math.max(section.width, Math.min(section.width * 2.2, foot.width * 0.34)),
+      ],
       fallback: ({ section }) => section.width * 1.55,
     },
     {
@@ -64,14 +67,14 @@ export const wideToe: Modification = {
       label: 'Upset to here',
       station: stationAt(context, branch, TOE_TO),
     })),
-  forging: (context, values) => [
+  forging: (context) => [
     {
       stage: 'upset',
-      text: `Upset the toe of the straight bar to the wide web; ${upset(context, values)} come together there.`,
+      text: `Upset the toe of the straight bar to the wide web; ${upset(context)} come together there.`,
     },
     { stage: 'upset', text: 'Draw the branches narrow, the outer edge of the outer one bevelled.' },
   ],
-  tell: (context, values) => [`The toe gathers about ${upset(context, values)} of bar. Add a toe clip.`],
+  tell: (context) => [`The toe gathers about ${upset(context)} of bar. Add a toe clip.`],
   cautions: () => [
     {
       code: 'wide-toe-going',
@@ -83,10 +86,18 @@ export const wideToe: Modification = {
   ],
 }
 
-/** Bar gathered in the toe, in words: what 12 in of bar comes down to. */
-function upset(context: ShoeContext, values: Values): string {
-  const gathered = profileVolumeOfWeb(context, (share) => between(share, webs(context.section, values)))
+/** Bar gathered where the web is wider than the bar it is made from, mm of that bar. */
+const gathered = ({ rims, section }: ShoeContext): number =>
+  barPlaces(rims).reduce(
+    (sum, { s, web }, i, places) =>
+      sum + (i === 0 ? 0 : Math.max(0, web / section.width - 1) * (s - places[i - 1]!.s)),
+    0,
+  )
+
+/** The same in words: what 12 in of bar comes down to. */
+function upset(context: ShoeContext): string {
+  const more = gathered(context)
   const long = trackLength(context.rims.centreline)
   const twelve = inches(12)
-  return `${Math.round(gathered)} mm (${Math.round(twelve)} mm of bar come down to ${Math.round((twelve * long) / (long + gathered))} mm)`
+  return `${Math.round(more)} mm (${Math.round(twelve)} mm of bar come down to ${Math.round((twelve * long) / (long + more))} mm)`
 }
