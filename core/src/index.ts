@@ -67,7 +67,7 @@ export type {
   ShoeContext,
 } from './shoe/modifications/modification'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
-export { FIT_PRESETS, setBackBy, type Fit, type FitPreset } from './shoe/fit'
+export { FIT_FIGURES, FIT_PRESETS, setBackBy, type Fit, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
 export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
@@ -91,7 +91,7 @@ export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } fr
 export { sectionOutline, type SectionForm } from './shoe/section-form'
 export type { SectionCut } from './shoe/build'
 export { differences, type Difference } from './shoe/difference'
-export { elevation, silhouette } from './shoe/elevation'
+export { elevation, footSeat, silhouette } from './shoe/elevation'
 export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './shoe/solid'
 export { TEMPLATES, templatesFor, type Template } from './shoe/templates'
 export { wallSection, type WallSection } from './nails/wall-section'

@@ -1,5 +1,6 @@
 import type { Half } from '../foot/half'
 import type { Vec } from '../geometry/vector'
+import { degrees } from '../units/angle'
 import type { SectionCut } from './build'
 import { barSolid, type Mesh } from './solid'
 
@@ -40,3 +41,22 @@ export function silhouette({ corners, triangles }: Mesh): Vec[] {
 /** A branch from its side, with half the toe: thickness, wedge, rocker, rolled toe and bevels show as they are. */
 export const elevation = (cuts: readonly SectionCut[], branch: Half): Vec[] =>
   silhouette(barSolid(cuts.filter(({ place }) => place.branch === branch || place.s === 0)))
+
+/** How the foot stands on a shoe, seen from its side. */
+export interface FootSeat {
+  /** Foot surface under the buttresses, mm above the ground, pads included. */
+  height: number
+  /** How much the heels are raised, degrees: between the widest part and the heels. */
+  tilt: number
+}
+
+/** The seat a shoe gives to the foot. */
+export function footSeat(cuts: readonly SectionCut[], padding: number): FootSeat {
+  const heel = cuts[0]!
+  const widest = cuts.reduce((near, one) =>
+    Math.abs(one.place.point[1]) < Math.abs(near.place.point[1]) ? one : near,
+  )
+  const run = widest.place.point[1] - heel.place.point[1]
+  const rise = heel.form.thickness - widest.form.thickness
+  return { height: heel.form.thickness + padding, tilt: degrees(Math.atan2(rise, run)) }
+}

@@ -81,15 +81,27 @@ export function setBackBy(fit: Fit, foot: Foot, more: number): number | undefine
 export const FIT_FIGURES: readonly {
   key: keyof FitNumbers
   label: string
+  where: string
   range: (foot: Foot) => readonly [number, number]
 }[] = [
-  { key: 'spread', label: 'Room at the heel', range: () => [0, 15] },
+  {
+    key: 'spread',
+    label: 'Room at the heel',
+    where: 'How far the rim stands outside the wall at the buttress.',
+    range: () => [0, 15],
+  },
   {
     key: 'heelLength',
     label: 'Branch behind the buttress',
+    where: 'How far the branch goes on behind the buttress; minus ends before it.',
     range: ({ length }) => [-length * 0.12, length * 0.4],
   },
-  { key: 'toeSetBack', label: 'Toe set back', range: ({ length }) => [0, length * MOST_SET_BACK] },
+  {
+    key: 'toeSetBack',
+    label: 'Toe set back',
+    where: 'How far the toe of the rim stands back under the wall.',
+    range: ({ length }) => [0, length * MOST_SET_BACK],
+  },
 ]
 
 /** Problems of a fit that no foot allows. */

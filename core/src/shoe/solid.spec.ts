@@ -5,7 +5,7 @@ import { anyFoot } from '../foot/any-foot'
 import { region } from '../geometry/region'
 import type { Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan'
-import { elevation, silhouette } from './elevation'
+import { elevation, footSeat, silhouette } from './elevation'
 import { MODIFICATIONS } from './modifications'
 import { barFor, made, shoeWith } from './modifications/made'
 import { profileVolume } from './profile'
@@ -127,6 +127,17 @@ describe('the side view', () => {
     // Its tip lies back over the foot by its height's run.
     const tip = clip.filter(([, z]) => z > extent(clip, 1)[1] - 0.5).map(([y]) => y)
     expect(plan.foot.widestFromToe - Math.min(...tip)).toBeCloseTo(20 * Math.cos(lean), -0.5)
+  })
+
+  it('tells how the foot stands: level on a plain shoe, raised by a wedge, higher by a pad', () => {
+    expect(footSeat(made([]).cuts, 0)).toEqual({ height: 7.9375, tilt: 0 })
+    const wedged = made([{ kind: 'wedge', rise: 8 }])
+    const { height, tilt } = footSeat(wedged.cuts, 3)
+    expect(height).toBeCloseTo(7.9375 + 8 + 3, 0)
+    // The wedge says its own angle over the whole bearing: the same slope.
+    const told = Number(/by ([\d.]+)°/.exec(wedged.modifications[0]!.told[0]!)![1])
+    expect(tilt).toBeGreaterThan(told - 0.4)
+    expect(tilt).toBeLessThan(told + 0.4)
   })
 
   it('shows a wedge at the heels and a rocker at the toe', () => {

@@ -36,6 +36,7 @@ export function aheadOf({ rims }: ShoeContext, y: number): Vec[] {
 export const dressedToe = (context: ShoeContext, label: string, behindToe: number): Part => ({
   label,
   layer: 'dressed',
+  face: 'ground',
   edge: aheadOf(context, context.foot.widestFromToe - behindToe),
   volume: 0,
 })

@@ -30,16 +30,18 @@ export const boxing: Modification = {
     dressed(
       context,
       'Boxing, outer',
+      'foot',
       stationAt(context, 'lateral', FROM),
       stationAt(context, 'lateral', 0.97),
-      [0, size],
+      () => [0, size],
     ),
     dressed(
       context,
       'Boxing, inner',
+      'foot',
       stationAt(context, 'medial', FROM),
       stationAt(context, 'medial', 0.97),
-      [0, size],
+      () => [0, size],
     ),
   ],
   handles: (context, { size = 0 }) => {

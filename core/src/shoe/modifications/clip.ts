@@ -121,7 +121,7 @@ export function clipPair(
       ),
     handles: (context, values) => [
       pairHandle(context, values['fromToe']!),
-      widthHandle(context, each(context, values)[1]!, values['width']!),
+      widthHandle(context, each(context, values)[1], values['width']!),
     ],
     marks: (context, values) => each(context, values).map((station) => ({ label: 'Clip', station })),
     forging: () => [

@@ -1,6 +1,6 @@
 import { placeAt } from '../../geometry/track'
 import { along, turnRight } from '../../geometry/vector'
-import { roundBar, runOut, strip, stationAt } from './kit'
+import { dressed, roundBar, runOut, stationAt } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
 
 const STYLES = ['full', 'quarter', 'none'] as const
@@ -15,12 +15,7 @@ const pieces = (context: ShoeContext, values: Values): Part[] => {
   const half = values['mouth']! / 2
   const inset = (): [number, number] => [values['fromRim']! - half, values['fromRim']! + half]
   const at = (branch: 'lateral' | 'medial', share: number) => stationAt(context, branch, share)
-  const piece = (label: string, a: number, b: number): Part => ({
-    label,
-    layer: 'dressed',
-    edge: strip(context, a, b, inset),
-    volume: 0,
-  })
+  const piece = (label: string, a: number, b: number) => dressed(context, label, 'ground', a, b, inset)
   if (from > 1) return []
   return from === 0
     ? [piece('Crease', at('lateral', to), at('medial', to))]

@@ -25,6 +25,7 @@ function rails(context: ShoeContext, values: Values): Part[] {
       return {
         label: `${branch === 'lateral' ? 'Outer' : 'Inner'} branch, ${which} rail`,
         layer: 'fitting',
+        face: 'ground',
         edge,
         between: [-rail, 0],
         taper,

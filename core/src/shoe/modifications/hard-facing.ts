@@ -1,6 +1,6 @@
 import { region } from '../../geometry/region'
 import { webAt } from '../rims'
-import { stationAt, strip } from './kit'
+import { dressed, stationAt } from './kit'
 import type { Modification, Part, ShoeContext } from './modification'
 
 const PLACES = ['toe', 'heels', 'toe and heels'] as const
@@ -14,12 +14,8 @@ function beads(context: ShoeContext, place: number): Part[] {
     const web = webAt(context.rims, station)
     return [web * 0.2, web * 0.8]
   }
-  const bead = (label: string, from: number, to: number): Part => ({
-    label,
-    layer: 'dressed',
-    edge: strip(context, from, to, across),
-    volume: 0,
-  })
+  const bead = (label: string, from: number, to: number) =>
+    dressed(context, label, 'ground', from, to, across)
   const found: Part[] = []
   if (place !== 1)
     found.push(

@@ -51,10 +51,11 @@ export function strip(
 export const dressed = (
   context: ShoeContext,
   label: string,
+  face: 'ground' | 'foot',
   from: number,
   to: number,
-  inset: readonly [number, number],
-): Part => ({ label, layer: 'dressed', edge: strip(context, from, to, () => inset), volume: 0 })
+  inset: (station: number) => readonly [number, number],
+): Part => ({ label, layer: 'dressed', face, edge: strip(context, from, to, inset), volume: 0 })
 
 /** A round bar has no edges to bevel and no face to crease. */
 export const roundBar = ({ section }: ShoeContext): string | undefined =>

@@ -55,6 +55,8 @@ export interface Part {
   label: string
   /** How it is drawn: on the ground, up the wall, under frog or sole, between shoe and foot, screwed in, or only dressed. */
   layer: 'bar' | 'clip' | 'plate' | 'pad' | 'fitting' | 'dressed'
+  /** The side of the shoe it is seen on, where it is not seen on both. */
+  face?: 'ground' | 'foot'
   /** Closed, in the foot's frame. */
   edge: readonly Vec[]
   /** mm3 of material added to the shoe; 0 where it is drawn from the bar or only dressed. */

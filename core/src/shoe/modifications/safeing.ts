@@ -43,9 +43,10 @@ export const safeing: Modification = {
       dressed(
         context,
         branch === 'lateral' ? 'Safed outer edge' : 'Safed inner edge',
+        'ground',
         stationAt(context, branch, FROM),
         stationAt(context, branch, 0.97),
-        [0, size],
+        () => [0, size],
       ),
     ),
   handles: (context, { size = 0 }) => {

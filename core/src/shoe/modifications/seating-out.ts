@@ -1,5 +1,5 @@
 import { placeAt } from '../../geometry/track'
-import { bevelled, roundBar, runOut, strip, stationAt } from './kit'
+import { bevelled, dressed, roundBar, runOut, stationAt } from './kit'
 import { webAt } from '../rims'
 import type { Modification } from './modification'
 
@@ -35,17 +35,14 @@ export const seatingOut: Modification = {
     const deep = runOut(share, [0, TO])
     return deep > 0 ? bevelled(form, 'innerFoot', across, depth * deep) : form
   },
-  parts: (context, { across = 0 }) => [
-    {
-      label: 'Seated out',
-      layer: 'dressed',
-      edge: strip(context, stationAt(context, 'lateral', TO), stationAt(context, 'medial', TO), (station) => {
-        const web = webAt(context.rims, station)
-        return [web - across, web]
-      }),
-      volume: 0,
-    },
-  ],
+  parts: (context, { across = 0 }) => {
+    const inset = (station: number): [number, number] => {
+      const web = webAt(context.rims, station)
+      return [web - across, web]
+    }
+    const ends = (['lateral', 'medial'] as const).map((branch) => stationAt(context, branch, TO))
+    return [dressed(context, 'Seated out', 'foot', ends[0]!, ends[1]!, inset)]
+  },
   handles: ({ rims }, { across = 0 }) => {
     const { point } = placeAt(rims.outer, rims.toe)
     return [{ field: 'across', point: [point[0], point[1] - webAt(rims, rims.toe) + across], along: [0, 1] }]

@@ -66,6 +66,7 @@ export const studs: Modification = {
     places(context, values).map(({ label, at }) => ({
       label,
       layer: 'fitting' as const,
+      face: 'ground' as const,
       edge: round(at, values['diameter']!),
       between: [-values['height']!, 0] as const,
       volume: (Math.PI / 4) * values['diameter']! ** 2 * values['height']!,

@@ -18,8 +18,6 @@ import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
 import { MatTooltip } from '@angular/material/tooltip'
 import { Router, RouterLink } from '@angular/router'
 import {
-  commonName,
-  FIT_PRESETS,
   footOutline,
   readFoot,
   type Foot,
@@ -29,9 +27,8 @@ import {
   type Side,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { AsyncState } from '../common/async-state'
-import { longDay, shortDay } from '../common/today'
+import { longDay } from '../common/today'
 import { ChangeChart } from '../change/change-chart'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
@@ -40,10 +37,9 @@ import { browserStore } from '../state/browser-store'
 import { lookActions } from '../state/look/look.feature'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { BarStrip } from './bar-strip'
-import { ConflictDialog, type ConflictAnswer, type ConflictDialogData } from './conflict-dialog'
-import { FinishDialog, type FinishAnswer, type FinishDialogData } from './finish-dialog'
 import { FootDrawing, type FigureChange } from './foot-drawing'
 import { IronSlip } from './iron-slip'
+import { Keeping } from './keeping'
 import { LookDrawing } from './look/look-drawing'
 import { Looking } from './look/looking'
 import { LookPanel } from './look/look-panel'
@@ -54,9 +50,7 @@ import { Mapping } from './map/mapping'
 import { SideDrawing } from './map/side-drawing'
 import { MapStep } from './map-step'
 import { NailStep } from './nail/nail-step'
-import { PatternDialog, type PatternChoice } from './pattern-dialog'
 import { PrintSheet } from './print-sheet'
-import { SaveDialog, type SaveDialogAnswer, type SaveDialogData } from './save-dialog'
 import { AgainstView } from './shoe/against-view'
 import { CutView } from './shoe/cut-view'
 import { ShoeFace } from './shoe/shoe-face'
@@ -139,7 +133,7 @@ function keptStep(visitId: string | undefined): Step | undefined {
     SideDrawing,
     SolidView,
   ],
-  providers: [Looking, Mapping, Shaping],
+  providers: [Keeping, Looking, Mapping, Shaping],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -156,6 +150,7 @@ export class BenchPage {
   protected readonly looking = inject(Looking)
   protected readonly mapping = inject(Mapping)
   protected readonly shaping = inject(Shaping)
+  protected readonly keeping = inject(Keeping)
   protected readonly text = inject(FigureText)
 
   protected readonly sides = SIDES
@@ -164,9 +159,7 @@ export class BenchPage {
   protected readonly failure = this.store.selectSignal(benchFeature.selectFailure)
   protected readonly foot = this.store.selectSignal(benchFeature.selectSide)
   protected readonly draft = this.store.selectSignal(benchFeature.selectDraft)
-  protected readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   protected readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
-  protected readonly saving = this.store.selectSignal(benchFeature.selectSaving)
   private readonly canUndoBench = this.store.selectSignal(benchFeature.selectCanUndo)
   private readonly canRedoBench = this.store.selectSignal(benchFeature.selectCanRedo)
   protected readonly canUndo = computed(() =>
@@ -177,7 +170,6 @@ export class BenchPage {
   )
   protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   protected readonly pixelsPerMm = this.store.selectSignal(settingsFeature.selectPixelsPerMm)
-  private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
   protected readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
 
   private readonly visitOnBench = computed(() => this.page()?.visit.id)
@@ -256,10 +248,6 @@ export class BenchPage {
     effect(() => {
       if (this.view() === 'compare' || this.view() === 'time') untracked(() => this.mapping.readHistory())
     })
-    effect(() => {
-      const conflict = this.conflict()
-      if (conflict) untracked(() => this.askAboutConflict(conflict))
-    })
   }
 
   private watchForPrinting(): void {
@@ -322,83 +310,10 @@ export class BenchPage {
     void this.router.navigate(['/bench', this.visitId(), side], { replaceUrl: true })
   }
 
+  /** Saved only as it is drawn: what cannot be made is put right first. */
   protected save(): void {
-    const draft = this.draft()
-    if (!draft || this.stale() || this.saving()) return
-    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.save())
-    const stored = draft.base.pattern && draft.base.pattern.version > 0 ? draft.base.pattern.name : undefined
-    const data: SaveDialogData = {
-      loaded: stored,
-      suggestedName: this.suggestedName(),
-      stops: this.plan()!
-        .cautions.filter((caution) => caution.severity === 'stop')
-        .map((caution) => caution.title),
-    }
-    this.dialog
-      .open<SaveDialog, SaveDialogData, SaveDialogAnswer>(SaveDialog, { data, width: '420px' })
-      .afterClosed()
-      .subscribe((answer) => {
-        if (!answer) return
-        const ids = { newPatternId: crypto.randomUUID(), newRecordId: crypto.randomUUID() }
-        this.store.dispatch(benchActions.save({ request: { side: this.foot(), ...answer, ...ids } }))
-      })
-  }
-
-  private suggestedName(): string {
-    const { fit, section } = this.draft()!.shoe
-    const fitName = typeof fit === 'string' ? FIT_PRESETS.find((one) => one.name === fit)!.label : 'Own fit'
-    const bar =
-      commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
-    return `${fitName} ${bar}, ${shortDay(this.page()!.visit.date)}`
-  }
-
-  protected loadPattern(): void {
-    const pair = [this.foot(), OPPOSITE[this.foot()]]
-    const patterns = this.page()!.patterns.filter((one) => pair.includes(one.side) && !one.archived)
-    const sorted = [...patterns].sort((a, b) => pair.indexOf(a.side) - pair.indexOf(b.side))
-    this.dialog
-      .open<PatternDialog, unknown, PatternChoice>(PatternDialog, {
-        data: { patterns: sorted, side: this.foot() },
-        width: '480px',
-      })
-      .afterClosed()
-      .subscribe((choice) => choice && this.store.dispatch(benchActions.loadPattern(choice)))
-  }
-
-  protected finish(): void {
-    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.finish())
-    const page = this.page()!
-    const data: FinishDialogData = {
-      notes: page.visit.notes,
-      closeList: page.visit.closeList,
-      shod: SIDES.filter((side) =>
-        page.footRecords.some((record) => record.side === side && record.patternId),
-      ),
-      unsaved: this.dirtySides(),
-      unmeasured: SIDES.filter((side) => !page.footRecords.some((record) => record.side === side)),
-      nextDue: longDay(
-        formatISO(addWeeks(parseISO(page.visit.date), page.horse.cycleWeeks), { representation: 'date' }),
-      ),
-    }
-    this.dialog
-      .open<FinishDialog, FinishDialogData, FinishAnswer>(FinishDialog, { data, width: '520px' })
-      .afterClosed()
-      .subscribe((answer) => answer && this.store.dispatch(benchActions.finishVisit(answer)))
-  }
-
-  private askAboutConflict(conflict: ConflictDialogData['conflict']): void {
-    const mine = footInput(conflict.side, this.drafts()![conflict.side].foot)
-    this.dialog
-      .open<ConflictDialog, ConflictDialogData, ConflictAnswer>(ConflictDialog, {
-        data: { conflict, mine },
-        width: '480px',
-      })
-      .afterClosed()
-      .subscribe((answer) => {
-        if (answer === 'mine') this.store.dispatch(benchActions.keepMine())
-        else if (answer === 'theirs') this.store.dispatch(benchActions.takeTheirs())
-        else this.store.dispatch(benchActions.closeConflict())
-      })
+    const plan = this.plan()
+    if (plan && !this.stale()) this.keeping.save(plan)
   }
 
   /** Keys of the whole Bench. Single letters only where nothing is being typed. */

@@ -5,6 +5,7 @@ import {
   commonName,
   COMMON_SECTIONS,
   describeProblem,
+  FIT_FIGURES,
   FIT_PRESETS,
   templatesFor,
   type FitName,
@@ -22,24 +23,6 @@ import type { Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
 import { ModificationList } from './shoe/modification-list'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
-
-const FIT_FIGURES: { key: keyof FitNumbers; label: string; where: string }[] = [
-  {
-    key: 'spread',
-    label: 'Room at the heel',
-    where: 'How far the rim stands outside the wall at the buttress.',
-  },
-  {
-    key: 'heelLength',
-    label: 'Behind the buttress',
-    where: 'How far the branch goes on behind the buttress; minus ends before it.',
-  },
-  {
-    key: 'toeSetBack',
-    label: 'Toe set back',
-    where: 'How far the toe of the rim stands back under the wall.',
-  },
-]
 
 /** Shoe: bar and fit. */
 @Component({

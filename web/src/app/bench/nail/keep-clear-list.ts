@@ -5,9 +5,6 @@ import { markAt, type KeepClear, type Plan } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 import { BRANCHES } from './words'
 
-/** Width a mark is given when it is set at a hole, mm. */
-const MARK_WIDTH = 6
-
 /** What of the wall nails are kept clear of: marked here, taken from the last shoe, or found while looking. */
 @Component({
   selector: 'cr-keep-clear-list',
@@ -112,7 +109,7 @@ export class KeepClearList {
 
   protected add(at: number, why: KeepClear['why']): void {
     const nail = this.plan().nails[at]
-    if (nail) this.changed.emit([...this.marked(), markAt(nail, why, MARK_WIDTH)])
+    if (nail) this.changed.emit([...this.marked(), markAt(nail, why)])
   }
 
   protected drop(mark: KeepClear): void {

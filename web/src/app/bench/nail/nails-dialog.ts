@@ -9,6 +9,7 @@ import {
 } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import {
+  NAIL_RANGES,
   USUAL_NAIL_SIZES,
   USUAL_WORKSHOP,
   type NailSize,
@@ -24,9 +25,9 @@ import { benchActions } from '../../state/bench/bench.feature'
 type Row = Record<keyof NailSize, string>
 
 const FIGURES = [
-  { key: 'length', label: 'Blade mm', range: [20, 120] },
-  { key: 'shank', label: 'Shank mm', range: [0.5, 8] },
-  { key: 'head', label: 'Head mm', range: [1, 20] },
+  { key: 'length', label: 'Blade mm', range: NAIL_RANGES.length },
+  { key: 'shank', label: 'Shank mm', range: NAIL_RANGES.shank },
+  { key: 'head', label: 'Head mm', range: NAIL_RANGES.head },
 ] as const
 
 const rowOf = ({ name, length, shank, head }: NailSize): Row => ({

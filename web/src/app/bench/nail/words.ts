@@ -10,7 +10,14 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
   'would-prick': 'would prick',
 }
 
-export const BRANCHES: readonly { branch: Branch; title: string; short: string }[] = [
+/** A branch as it is called. */
+export interface BranchWords {
+  branch: Branch
+  title: string
+  short: string
+}
+
+export const BRANCHES: readonly BranchWords[] = [
   { branch: 'lateral', title: 'Outer branch', short: 'outer' },
   { branch: 'medial', title: 'Inner branch', short: 'inner' },
 ]

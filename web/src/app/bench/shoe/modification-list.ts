@@ -11,6 +11,7 @@ import {
   type Problem,
   type ShoeInput,
 } from '@crescent/core'
+import { OneOf } from '../../common/one-of'
 import { FigureText } from '../../drawing/figure-text'
 import { FigureField } from '../figure-field'
 
@@ -19,7 +20,7 @@ type Given = NonNullable<ShoeInput['modifications']>
 /** What is made of the bar beside its fit: chosen, with every figure, and what may still be added. */
 @Component({
   selector: 'cr-modification-list',
-  imports: [FigureField, MatIcon, MatIconButton],
+  imports: [FigureField, MatIcon, MatIconButton, OneOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of chosen(); track one.kind; let i = $index) {
@@ -36,27 +37,16 @@ type Given = NonNullable<ShoeInput['modifications']>
         }
         @for (field of one.fields; track field.key) {
           @if (field.options; as options) {
-            <div
-              class="choice"
-              role="radiogroup"
-              [attr.aria-label]="one.label + ', ' + field.label.toLowerCase()"
-            >
-              <span class="label">{{ field.label }}</span>
-              @for (option of options; track option; let at = $index) {
-                <button
-                  type="button"
-                  class="tap"
-                  role="radio"
-                  [attr.aria-checked]="at === field.chosen"
-                  (click)="choose(i, field.key, option, field.name)"
-                >
-                  {{ option }}
-                </button>
-              }
-              @if (field.problem) {
-                <p class="problem" role="alert">{{ field.problem }}</p>
-              }
-            </div>
+            <cr-one-of
+              [heading]="field.label"
+              [label]="one.label + ', ' + field.label.toLowerCase()"
+              [choices]="options"
+              [chosen]="field.chosen"
+              (choose)="choose(i, field.key, $event, field.name)"
+            />
+            @if (field.problem) {
+              <p class="problem" role="alert">{{ field.problem }}</p>
+            }
           } @else {
             <cr-figure-field
               [field]="field.name"
@@ -141,15 +131,8 @@ type Given = NonNullable<ShoeInput['modifications']>
       width: 100%;
       margin-bottom: 8px;
     }
-    .choice {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px;
+    cr-one-of {
       padding: 2px 0 8px;
-    }
-    .choice .label {
-      width: 100%;
-      font-size: 0.95rem;
     }
     .offers button {
       display: grid;
@@ -207,10 +190,9 @@ export class ModificationList {
             label,
             kind,
             where,
-            options,
-            chosen: options?.includes(given[key] as string)
-              ? options.indexOf(given[key] as string)
-              : planned?.[key],
+            options: options?.map((option) => ({ key: option, label: option })),
+            chosen:
+              options && (options.find((option) => option === given[key]) ?? options[planned?.[key] ?? -1]),
             name: `mod.${known.kind}.${key}`,
             value: given[key] as number | undefined,
             assumed: planned?.[key],

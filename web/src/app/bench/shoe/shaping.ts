@@ -2,6 +2,7 @@ import { computed, inject, Injectable } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
 import {
   nailHandles,
+  oldHoles,
   resolveWorkshop,
   shoeHandles,
   withFigure,
@@ -15,9 +16,6 @@ import { footInput, OPPOSITE } from '../../state/bench/draft'
 import { NailsDialog } from '../nail/nails-dialog'
 import { GalleryDialog, type GalleryData } from './gallery-dialog'
 import type { Pulled } from './pull-handles'
-
-/** Width an old hole takes of the wall, mm (common practice, no source). */
-const OLD_HOLE = 4
 
 /** What the Bench needs while the shoe is shaped and nailed: handles, other patterns, old holes, the shelf. */
 @Injectable()
@@ -47,11 +45,7 @@ export class Shaping {
   readonly lastHoles = computed((): KeepClear[] => {
     const visitId = this.page()?.visit.id
     const last = this.patterns().find(({ side, visitId: made }) => side === this.side() && made !== visitId)
-    return (last?.result.nails ?? []).flatMap(({ branch, driven, alongWall }) =>
-      driven && alongWall !== undefined
-        ? [{ why: 'old hole' as const, half: branch, fromToe: alongWall, width: OLD_HOLE }]
-        : [],
-    )
+    return last ? oldHoles(last.result.nails) : []
   })
 
   /** Handles of the shoe, or of its holes, as they are seen on the sole. */

@@ -1,29 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core'
 import type { Plan, Side, Vec } from '@crescent/core'
+import { OneOf } from '../../common/one-of'
 import { svgPath, type View } from '../../drawing/svg-path'
-
-/** Pieces that are seen from the ground side only, and those that cover what lies behind them on the foot side. */
-const GROUND_ONLY = ['Crease', 'Outer crease', 'Inner crease', 'Rolled toe', 'Drawn-out toe']
-const FOOT_ONLY = ['Seated out', 'Boxing, outer', 'Boxing, inner']
 
 /** The shoe off the foot, toe up: its ground side, or turned over to its foot side. */
 @Component({
   selector: 'cr-shoe-face',
+  imports: [OneOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="turn" role="radiogroup" aria-label="Side of the shoe">
-      @for (one of faces; track one.face) {
-        <button
-          type="button"
-          class="tap"
-          role="radio"
-          [attr.aria-checked]="face() === one.face"
-          (click)="face.set(one.face)"
-        >
-          {{ one.label }}
-        </button>
-      }
-    </div>
+    <cr-one-of label="Side of the shoe" [choices]="faces" [chosen]="face()" (choose)="face.set($event)" />
     <svg [attr.viewBox]="drawing().box" role="img" [attr.aria-label]="label()">
       @for (part of drawing().under; track $index) {
         <path [attr.class]="'steel ' + part.layer" [attr.d]="part.path" />
@@ -54,11 +40,6 @@ const FOOT_ONLY = ['Seated out', 'Boxing, outer', 'Boxing, inner']
   `,
   styleUrl: './views.scss',
   styles: `
-    .turn {
-      display: flex;
-      gap: 6px;
-      justify-content: center;
-    }
     .part {
       fill: var(--steel-edge);
       fill-opacity: 0.3;
@@ -90,21 +71,26 @@ export class ShoeFace {
 
   protected readonly face = signal<'ground' | 'foot'>('ground')
   protected readonly faces = [
-    { face: 'ground', label: 'Ground side' },
-    { face: 'foot', label: 'Foot side' },
+    { key: 'ground', label: 'Ground side' },
+    { key: 'foot', label: 'Foot side' },
   ] as const
 
   protected readonly drawing = computed(() => {
-    const { outline, parts, nails, foot } = this.plan()
+    const { outline, parts, nails, foot, cuts } = this.plan()
     const ground = this.face() === 'ground'
     // Ground side up the shoe lies as it is seen under the foot; turned over it is its mirror image.
     const sole = this.side().startsWith('L') ? 1 : -1
     const view: View = { mirror: (ground ? sole : -sole) as 1 | -1, toeY: foot.widestFromToe }
-    const hidden = ground ? FOOT_ONLY : GROUND_ONLY
-    const shown = parts.filter(({ label, edge }) => edge.length > 2 && !hidden.includes(label))
-    const drawn = shown.map(({ label, layer, edge }) => ({ label, layer, path: svgPath(edge, view, true) }))
-    // A clip stands on the foot side; a pad lies between shoe and foot.
-    const behind = ground ? ['clip', 'pad'] : ['plate']
+    const side = this.face()
+    const thick = cuts[0]!.form.thickness
+    const shown = parts.filter(({ edge, face }) => edge.length > 2 && (face ?? side) === side)
+    const drawn = shown.map(({ label, layer, edge, between = [0, thick] }) => ({
+      label,
+      layer,
+      path: svgPath(edge, view, true),
+      // What lies deep in the other half of the bar's height, or beyond it, lies behind the bar.
+      behind: layer === 'clip' ? ground : ground ? between[0] >= thick : between[1] < thick / 2,
+    }))
     const all: Vec[] = [...outline.body, ...shown.flatMap(({ edge }) => edge)]
     const xs = all.map(([x]) => x * view.mirror)
     const ys = all.map(([, y]) => view.toeY - y)
@@ -119,8 +105,8 @@ export class ShoeFace {
       leftName: lateralRight ? 'inner' : 'outer',
       rightName: lateralRight ? 'outer' : 'inner',
       body: svgPath(outline.body, view, true),
-      under: drawn.filter(({ layer }) => behind.includes(layer)),
-      over: drawn.filter(({ layer }) => !behind.includes(layer)),
+      under: drawn.filter(({ behind }) => behind),
+      over: drawn.filter(({ behind }) => !behind),
       nails: nails.map(({ x, y }) => {
         const turn = (Math.atan2(view.toeY - y - view.toeY, x * view.mirror) * 180) / Math.PI + 90
         return {

@@ -8,7 +8,18 @@ import {
   signal,
   viewChild,
 } from '@angular/core'
-import { elevation, shoeHandles, sideView, type Branch, type Plan, type Vec } from '@crescent/core'
+import {
+  elevation,
+  footSeat,
+  shoeHandles,
+  sideView,
+  silhouette,
+  solidOf,
+  type Branch,
+  type Plan,
+  type Vec,
+} from '@crescent/core'
+import { OneOf } from '../../common/one-of'
 import { PullHandles, type Pulled } from './pull-handles'
 
 const path = (points: readonly Vec[], closed = true): string =>
@@ -18,22 +29,10 @@ const path = (points: readonly Vec[], closed = true): string =>
 /** The shoe from its side under the foot: thickness, wedge, rocker, clips, studs, and where the nails come out. */
 @Component({
   selector: 'cr-shoe-side',
-  imports: [PullHandles],
+  imports: [OneOf, PullHandles],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="turn" role="radiogroup" aria-label="Branch">
-      @for (one of branches; track one.branch) {
-        <button
-          type="button"
-          class="tap"
-          role="radio"
-          [attr.aria-checked]="branch() === one.branch"
-          (click)="branch.set(one.branch)"
-        >
-          {{ one.label }}
-        </button>
-      }
-    </div>
+    <cr-one-of label="Branch" [choices]="branches" [chosen]="branch()" (choose)="branch.set($event)" />
     <svg #svg [attr.viewBox]="box().text" role="group" [attr.aria-label]="label()">
       <path class="ground" [attr.d]="'M' + box().left + ' 0H' + (box().left + box().width)" />
       <g [attr.transform]="foot().at">
@@ -76,11 +75,6 @@ const path = (points: readonly Vec[], closed = true): string =>
   `,
   styleUrl: './views.scss',
   styles: `
-    .turn {
-      display: flex;
-      gap: 6px;
-      justify-content: center;
-    }
     .ground {
       stroke: var(--ink);
       stroke-width: 0.7;
@@ -133,66 +127,45 @@ export class ShoeSide {
 
   protected readonly branch = signal<Branch>('lateral')
   protected readonly branches = [
-    { branch: 'lateral', label: 'Outer branch' },
-    { branch: 'medial', label: 'Inner branch' },
+    { key: 'lateral', label: 'Outer branch' },
+    { key: 'medial', label: 'Inner branch' },
   ] as const
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg')
 
   private readonly line = computed(() => elevation(this.plan().cuts, this.branch()))
   protected readonly shoe = computed(() => path(this.line()))
 
-  /** The foot stands on the shoe: level on its toe, tilted where the heels are raised. */
+  /** The foot stands on the shoe: tilted about its buttress where the heels are raised. */
   protected readonly foot = computed(() => {
     const { foot, cuts, nailing } = this.plan()
     const view = sideView(foot)
     const buttressY = foot.widestFromToe - foot.length
-    const top = (share: number) =>
-      cuts.reduce((near, one) =>
-        Math.abs(one.place.share - share) < Math.abs(near.place.share - share) ? one : near,
-      ).form
-    const toe = top(0.35).thickness
-    const heel = top(0.97).thickness
-    const tilt = (Math.atan((heel - toe) / (foot.length * 0.8)) * 180) / Math.PI
-    const hoof = [view.toe, view.coronetFront, ...view.coronet, ...view.bulb].map(([x, z]): Vec => [
-      x + buttressY,
-      z,
-    ])
+    const hoof = [view.toe, view.coronetFront, ...view.coronet, ...view.bulb]
+    const { height, tilt } = footSeat(cuts, nailing.padding)
     return {
-      hoof: path(hoof),
-      buttressY,
-      at: `translate(0 ${(-heel - nailing.padding).toFixed(2)}) rotate(${tilt.toFixed(2)} ${buttressY.toFixed(2)} 0)`,
+      hoof: path(hoof.map(([x, z]): Vec => [x + buttressY, z])),
+      at: `translate(0 ${(-height).toFixed(2)}) rotate(${tilt.toFixed(2)} ${buttressY.toFixed(2)} 0)`,
     }
   })
 
-  /** Where each nail of this branch comes out of the wall, seen from the side. */
-  protected readonly exits = computed(() => {
-    const { nails, outline } = this.plan()
-    return nails
-      .filter((nail) => nail.branch === this.branch())
-      .map(({ number, driven, verdict, exitHeight, wallAngle, y, insideWall, x }) => {
-        const near = outline.foot.reduce(
-          (best, point, i) =>
-            Math.hypot(point[0] - x, point[1] - y) <
-            Math.hypot(outline.foot[best]![0] - x, outline.foot[best]![1] - y)
-              ? i
-              : best,
-          0,
-        )
-        const wall = outline.foot[near]!
-        const gap = Math.max(0.1, insideWall)
-        const inward = (y - wall[1]) / gap
-        const lean = exitHeight / Math.tan((wallAngle * Math.PI) / 180)
-        const out = wall[1] + inward * lean
+  /** Where each nail of this branch goes in and comes out of the wall, seen from the side. */
+  protected readonly exits = computed(() =>
+    this.plan()
+      .nails.filter((nail) => nail.branch === this.branch())
+      .map(({ number, driven, verdict, exitHeight, exit, y }) => {
+        const [, out] = exit
+        // Straight at first, then out: as the bevel turns it.
+        const bend = `${(y + (out - y) * 0.35).toFixed(2)} ${(-exitHeight * 0.6).toFixed(2)}`
         return {
           number,
           driven,
           verdict,
           x: out,
           z: exitHeight,
-          way: `M${y.toFixed(2)} 0Q${(y + (out - y) * 0.35).toFixed(2)} ${(-exitHeight * 0.6).toFixed(2)} ${out.toFixed(2)} ${(-exitHeight).toFixed(2)}`,
+          way: `M${y.toFixed(2)} 0Q${bend} ${out.toFixed(2)} ${(-exitHeight).toFixed(2)}`,
         }
-      })
-  })
+      }),
+  )
   protected readonly exitLine = computed(() => {
     const driven = this.exits().filter((nail) => nail.driven)
     return driven.length < 2
@@ -203,44 +176,12 @@ export class ShoeSide {
         )
   })
 
-  /** Clips, studs, pads and plates from their side. */
-  protected readonly parts = computed(() => {
-    const { parts, cuts } = this.plan()
-    const thick = cuts[0]!.form.thickness
-    return parts.flatMap(({ label, layer, edge, between, tongue }) => {
-      if (layer === 'dressed' && !between) return []
-      if (edge.length < 3 || (layer === 'bar' && !between)) return []
-      const ys = edge.map(([, y]) => y)
-      const [back, front] = [Math.min(...ys), Math.max(...ys)]
-      if (tongue) {
-        const inward = tongue.height * Math.cos((tongue.lean * Math.PI) / 180)
-        const up = tongue.height * Math.sin((tongue.lean * Math.PI) / 180)
-        const middle = (back + front) / 2
-        // Toe clips lean back over the foot; clips at the quarters lean away from the eye.
-        const lean = edge.every(([x]) => Math.abs(x) < 40) && middle > 0 ? -inward : -inward * 0.15
-        const outline: Vec[] = [
-          [back, thick],
-          [front, thick],
-          [middle + lean + 2, thick + up],
-          [middle + lean - 2, thick + up],
-        ]
-        return [{ label, layer, path: path(outline) }]
-      }
-      const [low, high] = between ?? [0, thick]
-      return [
-        {
-          label,
-          layer,
-          path: path([
-            [back, low],
-            [front, low],
-            [front, high],
-            [back, high],
-          ]),
-        },
-      ]
-    })
-  })
+  /** Everything beside the bar from its side: clips, studs, rails, pads, plates. Bars lie behind the branch. */
+  protected readonly parts = computed(() =>
+    solidOf(this.plan())
+      .filter(({ layer }) => layer !== 'shoe' && layer !== 'bar')
+      .map(({ label, layer, mesh }) => ({ label, layer, path: path(silhouette(mesh)) })),
+  )
 
   protected readonly handles = computed(() =>
     this.shaping() ? shoeHandles(this.plan()).filter(({ view }) => view === 'side') : [],

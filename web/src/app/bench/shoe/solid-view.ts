@@ -211,7 +211,10 @@ export class SolidView {
       }
     })
     this.scene.remove(this.shoe)
+    const turned = this.shoe.rotation.clone()
     this.shoe = new Group()
+    // A figure was changed: the shoe stays as it was turned.
+    this.shoe.rotation.copy(turned)
   }
 
   private resize(): void {
@@ -233,6 +236,7 @@ export class SolidView {
       foot: [0, middle - away * 0.55, away * 0.85],
       toe: [away * 0.35, middle + away * 0.85, away * 0.4],
     }[from] as [number, number, number]
+    this.shoe.rotation.set(0, 0, 0)
     // Upright on the screen is away from the eye over the toe, or up where it is looked at from the toe.
     this.camera.up.set(0, from === 'toe' ? 0 : 1, from === 'toe' ? 1 : 0.001)
     this.camera.position.set(x, y, z)
