@@ -4,7 +4,8 @@ import { fileURLToPath } from 'node:url'
 import { readConfig } from '../config'
 import { databaseFile } from '../database/open'
 import { openPractice } from '../database/practice'
-import { demoSchema, seedDemo } from './demo'
+import { demoSchema } from '../demo/schema'
+import { seedDemo } from '../demo/seed'
 
 const practice = openPractice(databaseFile(readConfig().dataFolder))
 try {

@@ -4,7 +4,9 @@ import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { demoSchema, seedDemo } from '../commands/demo'
+import { currentPatterns, MODIFICATIONS } from '@crescent/core'
+import { demoSchema } from '../demo/schema'
+import { seedDemo } from '../demo/seed'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../testing'
 import { backUp, restore } from './backup'
 import { databaseFile, openDatabase } from './open'
@@ -162,5 +164,16 @@ describe('demo practice', () => {
     for (const pattern of bed.practice.patterns.list()) {
       expect(pattern.result.cautions.filter((c) => c.severity === 'stop')).toEqual([])
     }
+  })
+
+  it('wears every modification somewhere, on the newest pattern of a foot', () => {
+    seedDemo(bed.practice, demo, new Date('2026-11-23T09:00:00Z'))
+    const worn = new Set<string>()
+    for (const horse of bed.practice.horses.list()) {
+      const newest = currentPatterns(bed.practice.patterns.ofHorse(horse.id))
+      for (const { shoe } of Object.values(newest))
+        for (const { kind } of shoe.modifications ?? []) worn.add(kind)
+    }
+    expect(MODIFICATIONS.map(({ kind }) => kind).filter((kind) => !worn.has(kind))).toEqual([])
   })
 })

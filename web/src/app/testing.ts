@@ -1,4 +1,10 @@
-import { provideZonelessChangeDetection, type EnvironmentProviders, type Provider } from '@angular/core'
+import {
+  provideZonelessChangeDetection,
+  type EnvironmentProviders,
+  type Provider,
+  type Type,
+} from '@angular/core'
+import { TestBed } from '@angular/core/testing'
 import {
   planShoe,
   snapshotOf,
@@ -91,3 +97,22 @@ export const STORE: (Provider | EnvironmentProviders)[] = [
     [benchFeature.name]: benchFeature.reducer,
   }),
 ]
+
+/** For tests: shows a component with its inputs; its element, its text, and its buttons by what stands on them. */
+export async function show<T>(component: Type<T>, inputs: Record<string, unknown> = {}) {
+  const fixture = TestBed.createComponent(component)
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value)
+  await fixture.whenStable()
+  const element = fixture.nativeElement as HTMLElement
+  const text = () => element.textContent.replace(/\s+/g, ' ')
+  const press = async (name: string | RegExp) => {
+    const button = [...element.querySelectorAll('button')].find((one) => {
+      const said = one.getAttribute('aria-label') ?? one.textContent.trim()
+      return typeof name === 'string' ? said === name : name.test(said)
+    })
+    if (!button) throw new Error(`no button ${String(name)}`)
+    button.click()
+    await fixture.whenStable()
+  }
+  return { fixture, element, text, press }
+}

@@ -1,10 +1,9 @@
-import type { Type } from '@angular/core'
 import { TestBed } from '@angular/core/testing'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { PLAIN_SHOE, USUAL_NAIL_SIZES } from '@crescent/core'
 import { settingsActions } from '../state/settings/settings.feature'
-import { FOOT, PAGE, pattern, planOf, STORE } from '../testing'
+import { FOOT, PAGE, pattern, planOf, STORE, show } from '../testing'
 import { BarStrip } from './bar-strip'
 import { CautionsList } from './cautions-list'
 import { IronSlip } from './iron-slip'
@@ -12,16 +11,6 @@ import { MapStep } from './map-step'
 import { NailStep } from './nail/nail-step'
 import { PrintSheet } from './print-sheet'
 import { ShoeStep } from './shoe-step'
-
-/** Shows a panel with its inputs and returns its element. */
-async function show<T>(component: Type<T>, inputs: Record<string, unknown>) {
-  const fixture = TestBed.createComponent(component)
-  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value)
-  await fixture.whenStable()
-  const element = fixture.nativeElement as HTMLElement
-  const text = () => element.textContent.replace(/\s+/g, ' ')
-  return { fixture, element, text }
-}
 
 const state = () => TestBed.inject(Store).selectSignal(benchFeature.selectBenchState)()
 const draft = () => state().drafts!.LF

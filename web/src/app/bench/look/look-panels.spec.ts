@@ -1,4 +1,3 @@
-import type { Type } from '@angular/core'
 import { TestBed } from '@angular/core/testing'
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
 import {
@@ -14,7 +13,7 @@ import {
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../state/look/look.feature'
-import { STORE } from '../../testing'
+import { show, STORE } from '../../testing'
 import { AdviceList, type Decision } from './advice-list'
 import { FindingDialog, type FindingChoice } from './finding-dialog'
 import { GateDialog } from './gate-dialog'
@@ -30,22 +29,6 @@ const FINDING: Finding = {
   note: '',
   answer: 'new',
   since: '2026-10-01',
-}
-
-async function show<T>(component: Type<T>, inputs: Record<string, unknown> = {}) {
-  const fixture = TestBed.createComponent(component)
-  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value)
-  await fixture.whenStable()
-  const element = fixture.nativeElement as HTMLElement
-  const text = () => element.textContent.replace(/\s+/g, ' ')
-  const press = async (name: string | RegExp) => {
-    const button = [...element.querySelectorAll('button')].find((one) =>
-      typeof name === 'string' ? one.textContent.trim() === name : name.test(one.textContent),
-    )
-    button!.click()
-    await fixture.whenStable()
-  }
-  return { fixture, element, text, press }
 }
 
 const look = () => TestBed.inject(Store).selectSignal(lookFeature.selectLook)()!

@@ -1,23 +1,14 @@
-import type { Type } from '@angular/core'
 import { TestBed } from '@angular/core/testing'
 import { FOOT_FIGURES, readFoot, type Foot, type FootInput } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { settingsActions } from '../../state/settings/settings.feature'
-import { FOOT, planOf, STORE } from '../../testing'
+import { FOOT, planOf, STORE, show } from '../../testing'
 import { BalancePanel } from './balance-panel'
 import { CompareView } from './compare-view'
 import { KeyboardCaliper } from './keyboard-caliper'
 import { RULES } from './rule-places'
 import { RulePicture } from './rule-picture'
 import { SideDrawing } from './side-drawing'
-
-async function show<T>(component: Type<T>, inputs: Record<string, unknown> = {}) {
-  const fixture = TestBed.createComponent(component)
-  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value)
-  await fixture.whenStable()
-  const element = fixture.nativeElement as HTMLElement
-  return { fixture, element, text: () => element.textContent.replace(/\s+/g, ' ') }
-}
 
 /** A row of a table, its cells set apart. */
 const written = (row: Element): string =>

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core'
-import { sectionOutline, type Branch, type Plan, type Vec } from '@crescent/core'
+import { sectionOutline, type Plan, type SectionCut, type Vec } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 
 /** A cut through the shoe at any place along either branch, ground down, outer rim on the left. */
@@ -83,12 +83,10 @@ export class CutView {
   protected readonly at = signal(45)
 
   protected readonly cut = computed(() => {
-    const branch: Branch = this.at() < 0 ? 'medial' : 'lateral'
-    const share = Math.abs(this.at()) / 100
-    const own = this.plan().cuts.filter(({ place }) => place.branch === branch)
-    return own.reduce((near, one) =>
-      Math.abs(one.place.share - share) < Math.abs(near.place.share - share) ? one : near,
-    )
+    // From the inner heel over the toe to the outer one, as the slider runs.
+    const off = ({ place }: SectionCut) =>
+      Math.abs(place.share * (place.branch === 'lateral' ? 1 : -1) - this.at() / 100)
+    return this.plan().cuts.reduce((near, one) => (off(one) < off(near) ? one : near))
   })
 
   protected readonly drawing = computed(() => {

@@ -1,0 +1,70 @@
+import { formatISO } from 'date-fns'
+import { gatesOf, newLook, type FootLook, type Side } from '@crescent/core'
+import type { Practice } from '../database/practice'
+import { footAt } from './feet'
+import { chance, half, idFor, stamp } from './made-up'
+import type { DemoHorse } from './schema'
+
+/** A visit among the others of its horse. */
+export interface DemoVisit {
+  visitId: string
+  day: string
+  i: number
+  dates: Date[]
+  today: Date
+}
+
+/** What was looked at on a visit: the foot before its trim, and on the last visits what was found. */
+export function seedLook(
+  practice: Practice,
+  horse: DemoHorse,
+  { visitId, day, i, dates, today }: DemoVisit,
+): void {
+  const bare = newLook(idFor('look', horse.name, day), visitId)
+  const first = formatISO(dates[Math.max(0, dates.length - 4)]!, { representation: 'date' })
+  const recent = dates.length - i <= 4
+  const { vet, ways } = horse.look ?? {}
+  const footLook = (side: Side): FootLook => {
+    if (side.endsWith('H') && !horse.hind) return bare.feet[side]
+    const { findings = [], ...stance } = horse.look?.feet?.[side] ?? {}
+    const { dorsalLength = 0, length, width, toeAngle } = footAt(horse, side, dates[i]!, today)
+    const weeks = horse.cycleWeeks
+    const grown = weeks * (1.9 + 0.5 * chance(horse.name, side, 'growth', day))
+    return {
+      ...bare.feet[side],
+      ...(recent ? stance : {}),
+      findings: recent
+        ? findings.map(([kind, place, grade, note]) => ({
+            id: idFor('finding', horse.name, side, kind, place, day),
+            kind,
+            place,
+            grade,
+            note,
+            answer: day === first ? ('new' as const) : ('same' as const),
+            since: first,
+          }))
+        : [],
+      oldShoe: { breakover: half(weeks * 0.9), widest: half(length * 0.5), heelEnds: half(-weeks * 0.5) },
+      untrimmed: {
+        dorsalLength: half(dorsalLength + grown),
+        length: half(length + weeks * 0.9),
+        width: half(width + weeks * 0.4),
+        toeAngle: half(toeAngle - weeks * 0.35),
+      },
+    }
+  }
+  const look = {
+    ...bare,
+    vet: vet ? { ...vet, on: first } : bare.vet,
+    ways: { ...bare.ways, ...ways },
+    feet: { LF: footLook('LF'), RF: footLook('RF'), LH: footLook('LH'), RH: footLook('RH') },
+  }
+  const at = stamp(dates[i]!)
+  const acknowledged = gatesOf(look).map(({ key, title }) => ({
+    gate: key,
+    title,
+    words: `Spoke to ${vet?.who ?? 'the vet'}: go on to the plan.`,
+    at: at.createdAt,
+  }))
+  practice.looks.bringIn({ ...look, version: 1, acknowledged, ...at })
+}

@@ -1,0 +1,240 @@
+import { TestBed } from '@angular/core/testing'
+import { MatDialog } from '@angular/material/dialog'
+import { MatSnackBar } from '@angular/material/snack-bar'
+import { advise, newLook, PLAIN_SHOE, type Advice, type Finding, type Look } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { of } from 'rxjs'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { footInput } from '../state/bench/draft'
+import { lookActions, lookFeature } from '../state/look/look.feature'
+import { settingsActions } from '../state/settings/settings.feature'
+import { FOOT, PAGE, pattern, planOf, STORE } from '../testing'
+import { ConflictDialog } from './conflict-dialog'
+import { FinishDialog, type FinishDialogData } from './finish-dialog'
+import { Keeping } from './keeping'
+import { GateDialog } from './look/gate-dialog'
+import { Looking } from './look/looking'
+import { Mapping } from './map/mapping'
+import { SaveDialog, type SaveDialogData } from './save-dialog'
+import { Shaping } from './shoe/shaping'
+
+/** What was opened, and what it is answered with. */
+const opened: { dialog: unknown; data: unknown }[] = []
+const answers = new Map<unknown, unknown>()
+const snack = vi.fn()
+const store = () => TestBed.inject(Store)
+const state = () => store().selectSignal(benchFeature.selectBenchState)()
+const draft = () => store().selectSignal(benchFeature.selectDraft)()!
+const last = <T>() => opened.at(-1)!.data as T
+
+const finding = (changes: Partial<Finding>): Finding => ({
+  ...{ id: 'f', kind: 'flare', place: 'outer-quarter', grade: 2, note: '', answer: 'new' },
+  since: '2026-11-23',
+  ...changes,
+})
+function look(findings: Finding[] = [], changes: Partial<Look> = {}): void {
+  const fresh = newLook('look', 'visit')
+  const stored = {
+    ...fresh,
+    version: 1,
+    ...changes,
+    feet: { ...fresh.feet, LF: { ...fresh.feet.LF, findings } },
+  }
+  store().dispatch(
+    lookActions.opened({ visitId: 'visit', stored, before: null, kept: undefined, newId: 'n' }),
+  )
+}
+
+beforeEach(() => {
+  opened.length = 0
+  answers.clear()
+  snack.mockClear()
+  const dialog = {
+    open: (component: unknown, { data }: { data: unknown }) => {
+      opened.push({ dialog: component, data })
+      return { afterClosed: () => of(answers.get(component)) }
+    },
+  }
+  TestBed.configureTestingModule({
+    providers: [
+      ...STORE,
+      ...[Keeping, Looking, Mapping, Shaping],
+      { provide: MatDialog, useValue: dialog },
+      { provide: MatSnackBar, useValue: { open: snack } },
+    ],
+  })
+  store().dispatch(settingsActions.change({ changes: { unit: 'in', denominator: 16 } }))
+  store().dispatch(benchActions.opened({ page: PAGE, kept: {} }))
+  store().dispatch(benchActions.copyLast())
+  look()
+})
+
+describe('Keeping', () => {
+  const keeping = () => TestBed.inject(Keeping)
+
+  it('asks under what name, tells the stops again, and saves the side that lies on the Bench', () => {
+    answers.set(SaveDialog, { name: 'Mine', asNew: true })
+    const plan = planOf({ wallThickness: 4 }, { fit: { toeSetBack: 12 } })
+    keeping().save(plan)
+    expect(opened.at(-1)!.dialog).toBe(SaveDialog)
+    expect(last<SaveDialogData>()).toMatchObject({
+      loaded: 'Road set',
+      suggestedName: 'Supportive 3/4 x 5/16, 23 Nov 2026',
+      stops: ['Nail would prick'],
+    })
+    expect(state().saving).toBe(true)
+    // While it is being saved it is not asked again.
+    keeping().save(plan)
+    expect(opened).toHaveLength(1)
+  })
+
+  it('lets nothing be saved or finished past what calls for the vet until it was read', () => {
+    look([finding({ kind: 'track', place: 'toe-sole', grade: 2 })])
+    keeping().save(planOf())
+    expect(opened.map(({ dialog }) => dialog)).toEqual([GateDialog])
+    keeping().finish()
+    expect(opened.map(({ dialog }) => dialog)).toEqual([GateDialog, GateDialog])
+    answers.set(GateDialog, 'Spoke to the vet')
+    keeping().save(planOf())
+    expect(opened.at(-1)!.dialog).toBe(SaveDialog)
+    expect(store().selectSignal(lookFeature.selectLook)()!.acknowledged[0]!.words).toBe('Spoke to the vet')
+  })
+
+  it('finishes with what is open, the feet that were shod, and the day of the next visit', () => {
+    const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit' }
+    const page = {
+      ...PAGE,
+      footRecords: [record, { ...record, id: 'r1', side: 'RF' as const, patternId: null }],
+    }
+    store().dispatch(benchActions.opened({ page, kept: {} }))
+    keeping().finish()
+    expect(opened.at(-1)!.dialog).toBe(FinishDialog)
+    expect(last<FinishDialogData>()).toMatchObject({
+      shod: ['LF'],
+      unmeasured: ['LH', 'RH'],
+      unsaved: [],
+      nextDue: 'Mon 11 Jan 2027',
+    })
+  })
+
+  it('shows both where a foot was changed elsewhere, and takes the answer', () => {
+    keeping()
+    answers.set(ConflictDialog, 'theirs')
+    const current = { ...PAGE.previous!.footRecords[0]!, foot: { ...FOOT, width: 131 }, version: 7 }
+    const request = { side: 'LF' as const, name: 'X', asNew: false, newPatternId: 'p', newRecordId: 'r' }
+    store().dispatch(benchActions.saveRefused({ conflict: { side: 'LF', kind: 'foot', current }, request }))
+    TestBed.tick()
+    expect(opened.at(-1)!.dialog).toBe(ConflictDialog)
+    expect(last<{ mine: { width: number } }>().mine.width).toBe(FOOT.width)
+    expect(draft().foot.figures.width).toBe(131)
+    expect(draft().base.record?.version).toBe(7)
+  })
+})
+
+describe('Looking', () => {
+  const accept = (advice: Partial<Advice>) =>
+    TestBed.inject(Looking).decide({
+      advice: { code: 'x', title: 'X', ...advice } as Advice,
+      choice: 'accepted',
+      reason: '',
+    })
+
+  it('puts what was accepted on the shoe: fit, nails, school of nailing, modification', () => {
+    accept({
+      change: {
+        fit: 'flush',
+        driven: { lateral: [1, 3], medial: [1] },
+        nailSchool: 'laminitic',
+        modification: 'studs',
+      },
+    })
+    expect(draft().shoe.fit).toBe('flush')
+    expect(draft().shoe.nails).toMatchObject({
+      school: 'laminitic',
+      lateral: { driven: [1, 3] },
+      medial: { driven: [1] },
+    })
+    expect(draft().shoe.modifications).toEqual([{ kind: 'studs' }])
+    const { advice } = store().selectSignal(lookFeature.selectLook)()!
+    expect(advice).toEqual([expect.objectContaining({ code: 'x', side: 'LF', choice: 'accepted' })])
+  })
+
+  it('says so where the modification cannot stand beside what is there, and leaves the shoe alone', () => {
+    accept({ change: { modification: 'egg-bar' } })
+    accept({ change: { modification: 'egg-bar' } })
+    expect(snack).not.toHaveBeenCalled()
+    accept({ change: { modification: 'straight-bar' } })
+    expect(snack.mock.calls[0]![0]).toContain('A shoe is closed by one bar')
+    expect(draft().shoe.modifications).toEqual([{ kind: 'egg-bar' }])
+  })
+
+  it('stands by advice until it is dismissed', () => {
+    look([finding({ kind: 'thin-sole', place: 'toe-sole', grade: 1 })])
+    const looking = TestBed.inject(Looking)
+    expect(looking.standingAdvice()).toContain('seat-out')
+    const advice = advise({
+      ...{ side: 'LF', look: looking.look()!, cycleWeeks: 7 },
+    }).find(({ code }) => code === 'seat-out')!
+    looking.decide({ advice, choice: 'dismissed', reason: 'dry ground' })
+    expect(looking.standingAdvice()).not.toContain('seat-out')
+    expect(draft().shoe).toEqual(pattern('p1').shoe)
+  })
+})
+
+describe('what was found on the wall', () => {
+  const crack = finding({ kind: 'crack', place: 'outer-toe-quarter', grade: 1 })
+
+  it('keeps nails clear as soon as the foot is measured, and goes again with the finding', () => {
+    const plan = () => store().selectSignal(benchFeature.selectPlanning)().plan!
+    expect(plan().keepClear).toEqual([])
+    look([crack])
+    expect(plan().keepClear).toEqual([expect.objectContaining({ why: 'crack', half: 'lateral', look: true })])
+    look([{ ...crack, answer: 'gone' }])
+    expect(plan().keepClear).toEqual([])
+  })
+
+  it('is sent with the foot beside what was marked, and is not taken for a mark when the foot comes back', () => {
+    const mark = { why: 'old hole', half: 'medial', fromToe: 40, width: 4 } as const
+    store().dispatch(benchActions.setKeepClear({ keepClear: [mark] }))
+    const sent = footInput('LF', draft().foot, [crack])
+    expect(sent.keepClear).toHaveLength(2)
+    const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit', foot: sent }
+    store().dispatch(benchActions.opened({ page: { ...PAGE, footRecords: [record] }, kept: {} }))
+    expect(draft().foot.keepClear).toEqual([mark])
+  })
+})
+
+describe('Mapping', () => {
+  it('lays a foot over the other of its pair, once that is measured', () => {
+    const mapping = TestBed.inject(Mapping)
+    expect(mapping.others()).toEqual([])
+    store().dispatch(benchActions.chooseSide({ side: 'RF' }))
+    expect(mapping.others()).toEqual([
+      expect.objectContaining({
+        key: 'pair',
+        label: 'LF at this visit',
+        foot: expect.objectContaining({ width: 127 }),
+      }),
+    ])
+  })
+
+  it('sets the toe back without touching the rest of the fit, and a school for one foot or all', () => {
+    const mapping = TestBed.inject(Mapping)
+    mapping.setToeBack(6)
+    const { spread, heelLength } = planOf({}, { fit: 'supportive' }).fit
+    expect(draft().shoe.fit).toEqual({ spread, heelLength, toeSetBack: 6 })
+    mapping.useSchool({ school: 'thirds', all: false })
+    expect(draft().foot.school).toBe('thirds')
+    expect(state().drafts!.RF.foot.school).toBe('perimeter')
+    mapping.useSchool({ school: 'thirds', all: true })
+    expect(state().drafts!.RF.foot.school).toBe('thirds')
+  })
+
+  it('knows the balance of the shoe it wears, and none where it wears none', () => {
+    const mapping = TestBed.inject(Mapping)
+    expect(mapping.wornBalance()!.toeLever).toBeGreaterThan(40)
+    store().dispatch(benchActions.opened({ page: { ...PAGE, patterns: [] }, kept: {} }))
+    expect(mapping.wornBalance()).toBeUndefined()
+    expect(draft().shoe).toEqual(PLAIN_SHOE)
+  })
+})
