@@ -1,4 +1,6 @@
 import type { FootOutline } from '../foot/outline'
+import { sliceTrack } from '../geometry/track'
+import type { Vec } from '../geometry/vector'
 import type { KeepClear } from '../records/foot'
 import type { Snapshot } from '../records/snapshot'
 import type { NailHole } from './holes'
@@ -7,13 +9,16 @@ import type { NailHole } from './holes'
 export interface ClearStretch extends KeepClear {
   from: number
   to: number
+  /** That stretch of the wall's edge, open. */
+  line: readonly Vec[]
 }
 
 /** The stretches of the wall to keep nails clear of. */
 export const clearStretches = (marks: readonly KeepClear[], outline: FootOutline): ClearStretch[] =>
   marks.map((mark) => {
     const middle = outline.toe + (mark.half === 'lateral' ? -1 : 1) * mark.fromToe
-    return { ...mark, from: middle - mark.width / 2, to: middle + mark.width / 2 }
+    const [from, to] = [middle - mark.width / 2, middle + mark.width / 2]
+    return { ...mark, from, to, line: sliceTrack(outline.track, from, to).points }
   })
 
 /** Half of what a nail's shank and the wall about it take along the wall, mm (common practice, no source). */

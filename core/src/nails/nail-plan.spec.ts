@@ -144,6 +144,13 @@ describe('what is kept clear', () => {
     expect(codes(plan)).toContain('nail-in-the-way')
   })
 
+  it('lies on the wall where it was marked, as long as it is wide', () => {
+    const [stretch] = made([], { foot: { keepClear: [crack] } }).keepClear
+    const [a, b] = [stretch!.line[0]!, stretch!.line.at(-1)!]
+    expect(Math.hypot(a[0] - b[0], a[1] - b[1])).toBeCloseTo(6, 1)
+    expect(a[0]).toBeGreaterThan(0)
+  })
+
   it('never hides that a nail would prick', () => {
     const nails = { lateral: { each: [{ number: 2, inset: 14.5 }] } }
     const plan = made([], { foot: { keepClear: [crack], wallThickness: 7 }, nails })

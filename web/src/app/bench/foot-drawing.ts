@@ -127,22 +127,9 @@ export class FootDrawing {
   )
 
   /** Places of the wall no nail may go into, as short thick lines along it. */
-  protected readonly clear = computed(() => {
-    const { outline, keepClear } = this.plan()
-    let walked = 0
-    const stations = outline.foot.map((point, i) => {
-      const before = outline.foot[i - 1]
-      if (before) walked += Math.hypot(point[0] - before[0], point[1] - before[1])
-      return walked
-    })
-    return keepClear.map(({ why, from, to }) => ({
-      why,
-      path: svgPath(
-        outline.foot.filter((_, i) => stations[i]! >= from - 1 && stations[i]! <= to + 1),
-        this.view(),
-      ),
-    }))
-  })
+  protected readonly clear = computed(() =>
+    this.plan().keepClear.map(({ why, line }) => ({ why, path: svgPath(line, this.view()) })),
+  )
 
   protected readonly onPaper = computed(() => {
     const view = this.view()
