@@ -134,14 +134,19 @@ export type {
   CloseCheck,
   CloseList,
   FootRecord,
+  FootWork,
   Horse,
   Owner,
   Pattern,
   Visit,
+  VisitFeet,
   WorkshopRecord,
 } from './records/practice'
+export { SIDES } from './terms/sides'
 export {
   currentPatterns,
+  workOf,
+  workWords,
   type HorsePage,
   type HorseSummary,
   type Refusal,

@@ -58,6 +58,8 @@ practice.db.transaction(() => {
         state: 'done',
         notes: '',
         closeList: {},
+        feet: {},
+        nextDue: null,
         archived: false,
       }),
     )

@@ -79,6 +79,8 @@ export function addHorse(practice: Practice, name = 'Tansy') {
     state: 'done',
     notes: '',
     closeList: {},
+    feet: {},
+    nextDue: null,
     archived: false,
   })
   return { owner, horse, visit }

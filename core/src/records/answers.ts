@@ -1,14 +1,23 @@
 import type { Look } from './look'
 import type { Problem } from '../problem'
-import type { Side } from './foot'
-import type { FootRecord, Horse, Owner, Pattern, Visit, WorkshopRecord } from './practice'
+import { SIDES, type Side } from '../terms/sides'
+import type {
+  FootRecord,
+  FootWork,
+  Horse,
+  Owner,
+  Pattern,
+  Visit,
+  VisitFeet,
+  WorkshopRecord,
+} from './practice'
 import type { Snapshot } from './snapshot'
 
 /** A horse as lists show it. */
 export interface HorseSummary extends Horse {
   ownerName: string
   lastVisit: string | null
-  /** Last visit and its cycle; none before the first visit. */
+  /** As it was set at the last visit, else that visit and the cycle; none before the first visit. */
   due: string | null
 }
 
@@ -33,7 +42,13 @@ export interface Round {
   date: string
   overdue: HorseSummary[]
   due: HorseSummary[]
-  seen: (HorseSummary & { visitId: string; visitState: Visit['state'] })[]
+  seen: (HorseSummary & {
+    visitId: string
+    visitState: Visit['state']
+    /** What was done to each foot so far, and where work on one stopped. */
+    done: Partial<Record<Side, FootWork>>
+    paused: Side[]
+  })[]
   counts: { horses: number; patterns: number; overdue: number; due: number }
 }
 
@@ -47,8 +62,8 @@ export interface VisitPage {
   look: Look | null
   /** The newest look at this horse before this visit. */
   lookBefore: Look | null
-  /** The last finished visit before this one, whether anything was measured or not. */
-  lastVisit: string | null
+  /** The last finished visit before this one, whether anything was measured or not: its note is for this one. */
+  lastVisit: Visit | null
   /** Of the visit before, where there is one. */
   previous: { visit: Visit; footRecords: FootRecord[] } | null
   patterns: StoredPattern[]
@@ -61,13 +76,48 @@ export interface Refusal<T = unknown> {
   current?: T
 }
 
-/** The newest pattern of each foot that is not archived: what the horse wears. */
-export function currentPatterns(patterns: readonly StoredPattern[]): Partial<Record<Side, StoredPattern>> {
+/** What a foot got at a visit, in the order they are told. */
+const WORK_ORDER: readonly FootWork[] = ['shod', 'reset', 'bare']
+
+/** What was done to each foot at a visit: what was decided for it, else shod where a pattern was kept for it. */
+export function workOf(
+  feet: VisitFeet,
+  records: readonly Pick<FootRecord, 'side' | 'patternId'>[],
+): Partial<Record<Side, FootWork>> {
+  const done: Partial<Record<Side, FootWork>> = {}
+  for (const side of SIDES) {
+    const kept = records.some((record) => record.side === side && record.patternId)
+    const work = feet[side]?.work ?? (kept ? 'shod' : undefined)
+    if (work) done[side] = work
+  }
+  return done
+}
+
+/** The same in a few words: `LF RF shod, LH RH bare`. */
+export const workWords = (done: Partial<Record<Side, FootWork>>): string =>
+  WORK_ORDER.flatMap((work) => {
+    const sides = SIDES.filter((side) => done[side] === work)
+    return sides.length > 0 ? [`${sides.join(' ')} ${work}`] : []
+  }).join(', ')
+
+/**
+ * What the horse wears: the newest pattern of each foot that is not archived, unless the foot was left bare at a visit
+ * since it was made.
+ */
+export function currentPatterns(
+  patterns: readonly StoredPattern[],
+  visits: readonly Pick<Visit, 'id' | 'date' | 'feet'>[] = [],
+): Partial<Record<Side, StoredPattern>> {
   const newest: Partial<Record<Side, StoredPattern>> = {}
   for (const pattern of patterns) {
     const other = newest[pattern.side]
     if (pattern.archived) continue
     if (!other || (pattern.updatedAt ?? '') > (other.updatedAt ?? '')) newest[pattern.side] = pattern
+  }
+  for (const side of SIDES) {
+    const bare = visits.filter(({ feet }) => feet?.[side]?.work === 'bare').map(({ date }) => date)
+    const made = visits.find(({ id }) => id === newest[side]?.visitId)?.date ?? ''
+    if (bare.some((date) => date >= made)) delete newest[side]
   }
   return newest
 }

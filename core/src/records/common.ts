@@ -3,8 +3,13 @@ import * as z from 'zod'
 /** Made by the client, so that a repeated request is harmless. */
 export const idSchema = z.uuid()
 
+/** Days outside these are slips of the hand: a year with five digits, a birthday. */
+export const DAY_RANGE = ['1990-01-01', '2099-12-31'] as const
+
 /** A calendar day, `2026-11-23`, without a time zone. */
-export const daySchema = z.iso.date()
+export const daySchema = z.iso
+  .date('A day is written 2026-11-23')
+  .refine((day) => day >= DAY_RANGE[0] && day <= DAY_RANGE[1], 'A day lies between 1990 and 2099')
 
 /** One line of text. */
 export const lineSchema = z.string().trim().max(200)

@@ -1,7 +1,6 @@
 import * as z from 'zod'
+import { SIDES, type Side } from '../terms/sides'
 
-/** Left and right, fore and hind. */
-export const SIDES = ['LF', 'RF', 'LH', 'RH'] as const
 export const sideSchema = z.enum(SIDES)
 
 /** What kind of animal stands on the foot; only the usual sizes depend on it. */
@@ -85,7 +84,7 @@ export const footSchema = z
   })
   .strict()
 
-export type Side = z.infer<typeof sideSchema>
+export { SIDES, type Side }
 export type Animal = z.infer<typeof animalSchema>
 export type KeepClear = z.infer<typeof keepClearSchema>
 export type FootInput = z.infer<typeof footSchema>

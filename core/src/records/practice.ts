@@ -59,13 +59,32 @@ export const closeListSchema = z.partialRecord(
   z.object({ checked: z.array(z.enum(CLOSE_CHECKS)).default([]), note: textSchema.default('') }).strict(),
 )
 
+/** What is done to a foot at a visit: shod anew, the same shoe put back, or trimmed and left bare. */
+export const FOOT_WORKS = ['shod', 'reset', 'bare'] as const
+
+/** What was decided for each foot, and where work on it stopped half way: two nails in, on with another foot. */
+export const visitFeetSchema = z.partialRecord(
+  sideSchema,
+  z
+    .object({
+      work: z.enum(FOOT_WORKS).optional(),
+      paused: lineSchema.optional().describe('what stopped the work on it; gone when it goes on'),
+    })
+    .strict(),
+)
+
 export const visitSchema = z
   .object({
     ...stored,
     horseId: idSchema,
     date: daySchema,
     state: z.enum(VISIT_STATES).default('open'),
-    notes: textSchema.default(''),
+    notes: textSchema.default('').describe('for next time'),
+    nextDue: daySchema
+      .nullable()
+      .default(null)
+      .describe('the next visit, where it is not the cycle that says it'),
+    feet: visitFeetSchema.default({}),
     closeList: closeListSchema.default({}),
     archived: z.boolean().default(false),
   })
@@ -100,12 +119,17 @@ export const patternSchema = z
   })
   .strict()
 
+/** A foot with the pattern made for it, stored in one go. */
+export const shoeingSchema = z.object({ pattern: patternSchema, record: footRecordSchema }).strict()
+
 export const workshopRecordSchema = z.object({ ...stored, figures: workshopSchema }).strict()
 
 export type Owner = z.infer<typeof ownerSchema>
 export type Horse = z.infer<typeof horseSchema>
 export type CloseCheck = (typeof CLOSE_CHECKS)[number]
 export type CloseList = z.infer<typeof closeListSchema>
+export type FootWork = (typeof FOOT_WORKS)[number]
+export type VisitFeet = z.infer<typeof visitFeetSchema>
 export type Visit = z.infer<typeof visitSchema>
 export type FootRecord = z.infer<typeof footRecordSchema>
 export type Pattern = z.infer<typeof patternSchema>

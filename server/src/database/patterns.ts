@@ -1,6 +1,6 @@
 import { planShoe, snapshotOf, type Pattern, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from './open'
-import { recordTable, sameContent } from './record-table'
+import { Misplaced, recordTable, sameContent } from './record-table'
 
 /** Queries on the pattern library. */
 export function patterns(db: Db) {
@@ -46,10 +46,13 @@ export function patterns(db: Db) {
      * Stores a design with a snapshot of its result, and keeps every version it ever had.
      *
      * @throws ProblemError when the design cannot be made
+     * @throws Misplaced when it would go to another foot or horse
      * @throws Conflict when somebody else changed it
      */
     save(pattern: Pattern): StoredPattern {
       const stored = table.get(pattern.id)
+      if (stored && (stored.horseId !== pattern.horseId || stored.side !== pattern.side))
+        throw new Misplaced(`A pattern stays with its foot: this one is for ${stored.side}; make a new one`)
       // Renaming or archiving leaves the recorded result alone, even if today's computation would differ.
       const unchanged = stored && sameContent(designOf(stored), designOf(pattern))
       const result = unchanged

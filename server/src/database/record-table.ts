@@ -11,9 +11,17 @@ export interface Stored {
 
 /** Refused because the stored record is not the one that was changed. Carries what is stored. */
 export class Conflict extends Error {
-  constructor(readonly current: Stored | undefined) {
+  constructor(readonly current: unknown) {
     super('Changed elsewhere since it was read')
     this.name = 'Conflict'
+  }
+}
+
+/** Refused because a record would leave what it belongs to. */
+export class Misplaced extends Error {
+  constructor(message: string) {
+    super(message)
+    this.name = 'Misplaced'
   }
 }
 

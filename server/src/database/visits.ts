@@ -10,6 +10,8 @@ export function visits(db: Db) {
     state: 'plain',
     notes: 'plain',
     closeList: 'json',
+    feet: 'json',
+    nextDue: 'plain',
     archived: 'flag',
   })
   return {
@@ -17,16 +19,13 @@ export function visits(db: Db) {
     /** The visits of a horse, the newest first. */
     ofHorse: (horseId: string): Visit[] =>
       table.list('horse_id = @horseId AND archived = 0 ORDER BY date DESC, created_at DESC', { horseId }),
-    /** The day of the last finished visit before this one. */
-    lastBefore: (visit: Visit): string | null =>
-      (
-        db
-          .prepare(
-            `SELECT max(date) AS date FROM visits
-             WHERE horse_id = @horseId AND archived = 0 AND state = 'done' AND id <> @id AND date <= @date`,
-          )
-          .get({ horseId: visit.horseId, id: visit.id, date: visit.date }) as { date: string | null }
-      ).date,
+    /** The last finished visit before this one. */
+    lastBefore: (visit: Visit): Visit | undefined =>
+      table.list(
+        `horse_id = @horseId AND archived = 0 AND state = 'done' AND id <> @id AND date <= @date
+         ORDER BY date DESC, created_at DESC LIMIT 1`,
+        { horseId: visit.horseId, id: visit.id, date: visit.date },
+      )[0],
     /** The visit before this one at which feet were measured. */
     before: (visit: Visit): Visit | undefined =>
       table.list(

@@ -47,6 +47,8 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
       state: 'done',
       notes: visitNote(horse, i),
       closeList: {},
+      feet: {},
+      nextDue: null,
       archived: false,
       ...at,
     })

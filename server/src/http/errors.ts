@@ -1,6 +1,6 @@
 import { ProblemError, type Refusal } from '@crescent/core'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
-import { Conflict } from '../database/record-table'
+import { Conflict, Misplaced } from '../database/record-table'
 import { BadRequest, NotFound } from './door'
 
 /** Answers a request for something that no route serves. */
@@ -26,6 +26,7 @@ function toAnswer(error: unknown): [number, Refusal] {
   if (error instanceof ProblemError) {
     return [400, { errors: error.problems.map(({ path, message }) => ({ path, message })) }]
   }
+  if (error instanceof Misplaced) return one(400, error.message)
   if (error instanceof NotFound) return one(404, error.message)
   if (error instanceof Conflict) {
     const message = error.current

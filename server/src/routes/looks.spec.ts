@@ -48,7 +48,7 @@ describe('looks', () => {
     const page = (await request(bed.app).get(`/api/visits/${next.id}/page`)).body as VisitPage
     expect(page.look).toBeNull()
     expect(page.lookBefore?.feet.LF.findings[0]).toMatchObject({ kind: 'flare', grade: 2 })
-    expect(page.lastVisit).toBe('2026-10-01')
+    expect(page.lastVisit).toMatchObject({ date: '2026-10-01' })
     const horsePage = (await request(bed.app).get(`/api/horses/${horse.id}/page`)).body as HorsePage
     expect(horsePage.looks).toHaveLength(1)
   })

@@ -195,6 +195,8 @@ describe('round', () => {
       state: 'open',
       notes: '',
       closeList: {},
+      feet: {},
+      nextDue: null,
       archived: false,
     })
     const there = await on('2026-11-13')

@@ -1,6 +1,7 @@
 import type { VisitPage } from '@crescent/core'
-import { footRecordSchema, visitSchema } from '@crescent/core/records/index'
-import { NotFound } from '../http/door'
+import { footRecordSchema, shoeingSchema, visitSchema } from '@crescent/core/records/index'
+import { saveShoeing } from '../database/shoeing'
+import { BadRequest, NotFound, read } from '../http/door'
 import type { Route } from '../http/route'
 import { recordRoutes } from './records'
 
@@ -23,11 +24,36 @@ export const visitRoutes: Route[] = [
         footRecords: practice.footRecords.ofVisit(visit.id),
         look: practice.looks.ofVisit(visit.id) ?? null,
         lookBefore: practice.looks.before(visit) ?? null,
-        lastVisit: practice.visits.lastBefore(visit),
+        lastVisit: practice.visits.lastBefore(visit) ?? null,
         previous: before ? { visit: before, footRecords: practice.footRecords.ofVisit(before.id) } : null,
         patterns: practice.patterns.ofHorse(horse.id),
         workshop: practice.workshop.current(),
       }
+    },
+  },
+  {
+    method: 'put',
+    path: '/visits/:id/feet/:side',
+    summary: 'Store a foot as measured together with the pattern made for it: both or neither',
+    body: shoeingSchema,
+    answers: {
+      400: 'What does not fit, by path',
+      409: 'Changed elsewhere since it was read; `current` holds what is stored of `pattern` and `record`',
+    },
+    run: ({ practice, request }) => {
+      const sent = read(shoeingSchema, request.body)
+      const { id, side } = request.params
+      const strays = [
+        { path: 'record.visitId', is: sent.record.visitId, wanted: id },
+        { path: 'record.side', is: sent.record.side, wanted: side },
+        { path: 'pattern.side', is: sent.pattern.side, wanted: side },
+        { path: 'record.patternId', is: sent.record.patternId, wanted: sent.pattern.id },
+      ].filter(({ is, wanted }) => is !== wanted)
+      if (strays.length > 0)
+        throw new BadRequest(
+          strays.map(({ path, wanted }) => ({ path, message: `It must be ${String(wanted)} here` })),
+        )
+      return practice.db.transaction(() => saveShoeing(practice, sent)).immediate()
     },
   },
   ...recordRoutes('foot-records', 'foot record', footRecordSchema, (practice) => practice.footRecords),

@@ -31,20 +31,21 @@ import {
   findingsOf,
   footDraft,
   footInput,
+  isMeasured,
   OPPOSITE,
   SIDES,
   type Draft,
   type Drafts,
 } from './draft'
-import { touch, withBaseOf } from './history'
+import { redone, touch, touchAll, undone, type History } from './history'
 import { NO_FIGURES, tryPlan, UNPLANNED } from './planning'
-import { afterSave, rebased, rebasedOn, takeTheirs, withIds } from './saving'
+import { afterSave, rebased, takeTheirs, withIds } from './saving'
 
 export const benchActions = createActionGroup({
   source: 'Bench',
   events: {
     open: props<{ visitId: string }>(),
-    opened: props<{ page: VisitPage; kept: Partial<Drafts> }>(),
+    opened: props<{ page: VisitPage; kept: Partial<Drafts>; history?: History }>(),
     openFailed: props<{ failure: string; gone: boolean }>(),
     chooseSide: props<{ side: Side }>(),
     setFigure: props<{ key: FootFigureKey; value: number | undefined }>(),
@@ -65,8 +66,6 @@ export const benchActions = createActionGroup({
     redo: emptyProps(),
     discard: emptyProps(),
     save: props<{ request: SaveRequest }>(),
-    /** The first half of a save is done. */
-    patternStored: props<{ side: Side; pattern: StoredPattern }>(),
     saved: props<{ side: Side; sent: Draft; record: FootRecord; pattern: StoredPattern }>(),
     saveFailed: props<{ failure: string }>(),
     saveRefused: props<{ conflict: BenchConflict; request: SaveRequest }>(),
@@ -92,11 +91,12 @@ export const benchFeature = createFeature({
     on(benchActions.open, (state, { visitId }): BenchState =>
       state.page?.visit.id === visitId ? state : { ...EMPTY, side: state.side },
     ),
-    on(benchActions.opened, (state, { page, kept }): BenchState => ({
+    on(benchActions.opened, (state, { page, kept, history }): BenchState => ({
       ...EMPTY,
       side: state.side,
       page,
       drafts: { ...draftsFrom(page), ...kept },
+      ...history,
     })),
     on(benchActions.openFailed, (state, { failure }): BenchState => ({ ...state, failure })),
     on(benchActions.chooseSide, (state, { side }): BenchState => ({ ...state, side, lastTouched: '' })),
@@ -128,19 +128,15 @@ export const benchFeature = createFeature({
     on(benchActions.setTipBy, (state, { tipBy }): BenchState =>
       touch(state, 'tipBy', (draft) => ({ ...draft, foot: { ...draft.foot, tipBy } })),
     ),
-    on(benchActions.setSchool, (state, { school, all }): BenchState => {
-      const touched = touch(state, 'school', (draft) => ({ ...draft, foot: { ...draft.foot, school } }))
-      if (!all || !touched.drafts) return touched
-      const drafts = { ...touched.drafts }
-      for (const side of SIDES) {
-        const { foot, dirty } = drafts[side]
+    on(benchActions.setSchool, (state, { school, all }): BenchState =>
+      touchAll(state, 'school', (draft, side) => {
+        const { foot, dirty } = draft
+        if (foot.school === school || (!all && side !== state.side)) return draft
         // A foot nobody measured has nothing to save: its school follows the horse's.
         const measured = Object.keys(foot.figures).length > 0
-        if (foot.school !== school)
-          drafts[side] = { ...drafts[side], foot: { ...foot, school }, dirty: dirty || measured }
-      }
-      return { ...touched, drafts }
-    }),
+        return { ...draft, foot: { ...foot, school }, dirty: dirty || measured || side === state.side }
+      }),
+    ),
     on(benchActions.setKeepClear, (state, { keepClear }): BenchState =>
       touch(state, 'keepClear', (draft) => ({ ...draft, foot: { ...draft.foot, keepClear } })),
     ),
@@ -159,42 +155,32 @@ export const benchFeature = createFeature({
     }),
     on(benchActions.mirror, (state): BenchState => {
       const other = state.drafts?.[OPPOSITE[state.side]]
-      // One frame for every foot: a mirror image has the same figures.
-      return other
-        ? touch(state, 'mirror', (draft) => ({ ...draft, foot: other.foot, shoe: other.shoe }))
-        : state
+      if (!other || !isMeasured(other)) return state
+      // One frame for every foot: a mirror image has the same figures. It is a pattern of its own, never a version
+      // of the one this foot had.
+      return touch(state, 'mirror', (draft) => ({
+        ...draft,
+        foot: other.foot,
+        shoe: other.shoe,
+        base: { ...draft.base, pattern: null },
+      }))
     }),
     on(benchActions.loadPattern, (state, { pattern, withFoot }): BenchState =>
-      touch(state, 'pattern', (draft) => ({
-        ...draft,
-        shoe: pattern.shoe,
-        foot: withFoot ? footDraft(pattern.foot, draft.foot.school) : draft.foot,
-        base: { ...draft.base, pattern: { id: pattern.id, version: pattern.version, name: pattern.name } },
-      })),
+      touch(state, 'pattern', (draft) => {
+        const own = pattern.side === state.side && pattern.horseId === state.page?.horse.id
+        const { id, version, name } = pattern
+        return {
+          ...draft,
+          shoe: pattern.shoe,
+          foot: withFoot ? footDraft(pattern.foot, draft.foot.school) : draft.foot,
+          // Taken over to another foot or horse it is the beginning of a new pattern.
+          base: { ...draft.base, pattern: own ? { id, version, name } : null },
+        }
+      }),
     ),
     on(benchActions.settle, (state): BenchState => ({ ...state, lastTouched: '' })),
-    on(benchActions.undo, (state): BenchState => {
-      const before = state.past.at(-1)
-      if (!before || !state.drafts) return state
-      return {
-        ...state,
-        drafts: withBaseOf(before, state.drafts),
-        past: state.past.slice(0, -1),
-        future: [state.drafts, ...state.future],
-        lastTouched: '',
-      }
-    }),
-    on(benchActions.redo, (state): BenchState => {
-      const [after, ...later] = state.future
-      if (!after || !state.drafts) return state
-      return {
-        ...state,
-        drafts: withBaseOf(after, state.drafts),
-        past: [...state.past, state.drafts],
-        future: later,
-        lastTouched: '',
-      }
-    }),
+    on(benchActions.undo, undone),
+    on(benchActions.redo, redone),
     on(benchActions.discard, (state): BenchState => {
       if (!state.page) return state
       const fresh = draftsFrom(state.page)[state.side]
@@ -202,9 +188,6 @@ export const benchFeature = createFeature({
       return { ...discarded, drafts: { ...discarded.drafts!, [state.side]: fresh } }
     }),
     on(benchActions.save, (state, { request }): BenchState => ({ ...withIds(state, request), saving: true })),
-    on(benchActions.patternStored, (state, { side, pattern }): BenchState =>
-      rebasedOn(state, side, { pattern: { id: pattern.id, version: pattern.version, name: pattern.name } }),
-    ),
     on(benchActions.saved, (state, { side, sent, record, pattern }): BenchState =>
       afterSave(state, side, sent, record, pattern),
     ),
@@ -262,8 +245,13 @@ export const benchFeature = createFeature({
       selectDirtySides: createSelector(selectDrafts, (drafts) =>
         SIDES.filter((side) => drafts?.[side].dirty),
       ),
-      selectCanUndo: createSelector(selectPast, (past) => past.length > 0),
-      selectCanRedo: createSelector(selectFuture, (future) => future.length > 0),
+      /** The change that undo would take back, and the one that redo would make again. */
+      selectLastStep: createSelector(selectPast, (past) => past.at(-1)),
+      selectNextStep: createSelector(selectFuture, (future) => future.at(-1)),
+      /** The foot on the other side was measured: there is something to mirror. */
+      selectCanMirror: createSelector(selectDrafts, selectSide, (drafts, side) =>
+        drafts ? isMeasured(drafts[OPPOSITE[side]]) : false,
+      ),
     }
   },
 })

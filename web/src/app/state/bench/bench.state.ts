@@ -1,11 +1,12 @@
 import type { FootRecord, Side, StoredPattern, VisitPage } from '@crescent/core'
 import type { Drafts } from './draft'
+import type { Step } from './history'
 
-/** A save that was refused because the stored record changed: what was sent, and what stands there now. */
+/** A save that was refused because something stored changed meanwhile: what stands there now, of foot and pattern. */
 export interface BenchConflict {
   side: Side
-  kind: 'foot' | 'pattern'
-  current: FootRecord | StoredPattern
+  record?: FootRecord
+  pattern?: StoredPattern
 }
 
 /** What the farrier asked to save. */
@@ -24,8 +25,8 @@ export interface BenchState {
   failure: string
   side: Side
   drafts: Drafts | null
-  past: Drafts[]
-  future: Drafts[]
+  past: Step[]
+  future: Step[]
   /** What the last change was made to: changes to the same thing in one go are undone in one go. */
   lastTouched: string
   saving: boolean

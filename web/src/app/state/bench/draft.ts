@@ -127,6 +127,9 @@ function clearOfLook(input: FootInput, findings: readonly Finding[]): KeepClear[
   return read.ok ? clearOfFindings(findings, footOutline(read.value.foot)) : []
 }
 
+/** Something was measured of this foot. */
+export const isMeasured = ({ foot }: Draft): boolean => Object.keys(foot.figures).length > 0
+
 /** The foot on the other side of the horse. */
 export const OPPOSITE: Record<Side, Side> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }
 

@@ -1,7 +1,7 @@
 import type { FootRecord, Side, StoredPattern } from '@crescent/core'
 import type { BenchState, SaveRequest } from './bench.state'
 import { footDraft, type Draft } from './draft'
-import { touch } from './history'
+import { rebaseHistory, touch } from './history'
 
 /** Gives ids to what is stored for the first time. One that was sent before and never answered keeps its id. */
 export function withIds(
@@ -27,22 +27,15 @@ export function afterSave(
   pattern: StoredPattern,
 ): BenchState {
   if (!state.drafts || !state.page) return { ...state, saving: false }
-  const draft = state.drafts[side]
+  const based = rebasedOn(state, side, { record: baseOf(record), pattern: baseOfPattern(pattern) })
+  const draft = based.drafts![side]
   const same = draft.foot === sent.foot && draft.shoe === sent.shoe
-  const saved: Draft = {
-    ...draft,
-    dirty: !same,
-    base: {
-      record: { id: record.id, version: record.version },
-      pattern: { id: pattern.id, version: pattern.version, name: pattern.name },
-    },
-  }
   return {
-    ...state,
+    ...based,
     saving: false,
     conflict: null,
     refused: null,
-    drafts: { ...state.drafts, [side]: saved },
+    drafts: { ...based.drafts!, [side]: { ...draft, dirty: !same } },
     page: {
       ...state.page,
       footRecords: [...state.page.footRecords.filter((one) => one.side !== side), record],
@@ -51,31 +44,45 @@ export function afterSave(
   }
 }
 
-/** The work on a side now builds on these stored records. */
+/** The work on a side now builds on these stored records, and so does what is remembered of it. */
 export function rebasedOn(state: BenchState, side: Side, base: Partial<Draft['base']>): BenchState {
   if (!state.drafts) return state
   const draft = state.drafts[side]
-  return { ...state, drafts: { ...state.drafts, [side]: { ...draft, base: { ...draft.base, ...base } } } }
+  const now = { ...draft.base, ...base }
+  return {
+    ...state,
+    drafts: { ...state.drafts, [side]: { ...draft, base: now } },
+    past: rebaseHistory(state.past, side, draft.base, now),
+    future: rebaseHistory(state.future, side, draft.base, now),
+  }
 }
+
+const baseOf = ({ id, version }: FootRecord) => ({ id, version })
+const baseOfPattern = ({ id, version, name }: StoredPattern) => ({ id, version, name })
 
 /** Builds on what is stored now: the farrier saw it and wants this instead. */
 export function rebased(state: BenchState): BenchState {
   if (!state.conflict) return state
-  const { side, kind, current } = state.conflict
-  const { id, version } = current
-  if (kind === 'foot') return rebasedOn(state, side, { record: { id, version } })
-  return rebasedOn(state, side, { pattern: { id, version, name: (current as StoredPattern).name } })
+  const { side, record, pattern } = state.conflict
+  return rebasedOn(state, side, {
+    ...(record && { record: baseOf(record) }),
+    ...(pattern && { pattern: baseOfPattern(pattern) }),
+  })
 }
 
+/** Goes on with what another window stored, foot and shoe, as far as it stored them. */
 export function takeTheirs(state: BenchState): BenchState {
   const { conflict } = state
   if (!conflict) return state
+  const { record, pattern } = conflict
   const moved = rebased({ ...state, side: conflict.side })
   const taken = touch(moved, 'theirs', (draft) => {
-    if (conflict.kind === 'foot')
-      return { ...draft, foot: footDraft((conflict.current as FootRecord).foot, draft.foot.school) }
-    const pattern = conflict.current as StoredPattern
-    return { ...draft, foot: footDraft(pattern.foot, draft.foot.school), shoe: pattern.shoe }
+    const foot = record?.foot ?? pattern?.foot
+    return {
+      ...draft,
+      ...(foot && { foot: footDraft(foot, draft.foot.school) }),
+      ...(pattern && { shoe: pattern.shoe }),
+    }
   })
   return { ...taken, side: state.side, conflict: null, refused: null }
 }
