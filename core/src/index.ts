@@ -52,7 +52,7 @@ export { newLook } from './look/new-look'
 export { answered, openQuestions, standing, withTap } from './look/carry'
 export { endProportion } from './look/old-shoe'
 export { closedGates, gatesOf, type Gate } from './look/gates'
-export { advise } from './advice/advise'
+export { advise, adviceTitle } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { clashOf, modification, MODIFICATIONS } from './shoe/modifications'
 export { MODIFICATION_GROUPS, type ModificationGroup } from './shoe/modifications/modification'
@@ -143,6 +143,7 @@ export type {
   WorkshopRecord,
 } from './records/practice'
 export { SIDES } from './terms/sides'
+export { DAY_RANGE } from './terms/days'
 export {
   currentPatterns,
   workOf,

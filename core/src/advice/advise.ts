@@ -22,3 +22,7 @@ export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[
 type Traits = Pick<Advice, 'brings' | 'avoids'>
 const clash = (one: Traits, other: Traits) =>
   (one.brings ?? []).filter((trait) => other.avoids?.includes(trait))
+
+/** The title of advice by its code, as it is kept on record; the code itself where the rule is gone. */
+export const adviceTitle = (code: string): string =>
+  ADVICE_RULES.find((rule) => rule.code === code)?.title ?? code

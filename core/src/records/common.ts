@@ -1,10 +1,8 @@
 import * as z from 'zod'
+import { DAY_RANGE } from '../terms/days'
 
 /** Made by the client, so that a repeated request is harmless. */
 export const idSchema = z.uuid()
-
-/** Days outside these are slips of the hand: a year with five digits, a birthday. */
-export const DAY_RANGE = ['1990-01-01', '2099-12-31'] as const
 
 /** A calendar day, `2026-11-23`, without a time zone. */
 export const daySchema = z.iso

@@ -61,6 +61,9 @@ export const PAGE = {
     date: '2026-11-23',
     state: 'open',
     notes: '',
+    feet: {},
+    nextDue: null,
+    closeList: {},
     archived: false,
   },
   horse: {
@@ -75,7 +78,7 @@ export const PAGE = {
   footRecords: [],
   look: null,
   lookBefore: null,
-  lastVisit: '2026-10-05',
+  lastVisit: { id: 'before', date: '2026-10-05', notes: '', feet: {}, closeList: {} },
   previous: {
     visit: { id: 'before' },
     footRecords: [

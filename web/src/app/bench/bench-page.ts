@@ -18,6 +18,8 @@ import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
 import { MatTooltip } from '@angular/material/tooltip'
 import { Router, RouterLink } from '@angular/router'
 import {
+  currentPatterns,
+  FOOT_FIGURES,
   footOutline,
   readFoot,
   type Foot,
@@ -28,18 +30,20 @@ import {
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
+import { Roving } from '../common/roving'
 import { longDay } from '../common/today'
 import { ChangeChart } from '../change/change-chart'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { footInput, OPPOSITE, SIDES } from '../state/bench/draft'
 import { browserStore } from '../state/browser-store'
-import { lookActions } from '../state/look/look.feature'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { BarStrip } from './bar-strip'
 import { FootDrawing, type FigureChange } from './foot-drawing'
+import { FootWorkBar } from './foot-work'
 import { IronSlip } from './iron-slip'
 import { Keeping } from './keeping'
+import { LastTime } from './last-time'
 import { LookDrawing } from './look/look-drawing'
 import { Looking } from './look/looking'
 import { LookPanel } from './look/look-panel'
@@ -51,6 +55,7 @@ import { SideDrawing } from './map/side-drawing'
 import { MapStep } from './map-step'
 import { NailStep } from './nail/nail-step'
 import { PrintSheet } from './print-sheet'
+import { ProblemList } from './problem-list'
 import { AgainstView } from './shoe/against-view'
 import { CutView } from './shoe/cut-view'
 import { ShoeFace } from './shoe/shoe-face'
@@ -58,6 +63,7 @@ import { ShoeSide } from './shoe/shoe-side'
 import { Shaping } from './shoe/shaping'
 import { SolidView } from './shoe/solid-view'
 import { ShoeStep } from './shoe-step'
+import { Undoing } from './undoing'
 
 type Step = 'look' | 'map' | 'shoe' | 'nail'
 /** What is seen of foot and shoe: each step has its own choice. */
@@ -112,7 +118,9 @@ function keptStep(visitId: string | undefined): Step | undefined {
     CompareView,
     CutView,
     FootDrawing,
+    FootWorkBar,
     IronSlip,
+    LastTime,
     LookDrawing,
     LookPanel,
     LookStep,
@@ -126,6 +134,8 @@ function keptStep(visitId: string | undefined): Step | undefined {
     MatTooltip,
     NailStep,
     PrintSheet,
+    ProblemList,
+    Roving,
     RouterLink,
     ShoeFace,
     ShoeSide,
@@ -133,7 +143,7 @@ function keptStep(visitId: string | undefined): Step | undefined {
     SideDrawing,
     SolidView,
   ],
-  providers: [Keeping, Looking, Mapping, Shaping],
+  providers: [Keeping, Looking, Mapping, Shaping, Undoing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -151,6 +161,7 @@ export class BenchPage {
   protected readonly mapping = inject(Mapping)
   protected readonly shaping = inject(Shaping)
   protected readonly keeping = inject(Keeping)
+  protected readonly undoing = inject(Undoing)
   protected readonly text = inject(FigureText)
 
   protected readonly sides = SIDES
@@ -160,13 +171,12 @@ export class BenchPage {
   protected readonly foot = this.store.selectSignal(benchFeature.selectSide)
   protected readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   protected readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
-  private readonly canUndoBench = this.store.selectSignal(benchFeature.selectCanUndo)
-  private readonly canRedoBench = this.store.selectSignal(benchFeature.selectCanRedo)
-  protected readonly canUndo = computed(() =>
-    this.step() === 'look' ? this.looking.canUndo() : this.canUndoBench(),
-  )
-  protected readonly canRedo = computed(() =>
-    this.step() === 'look' ? this.looking.canRedo() : this.canRedoBench(),
+  protected readonly canMirror = this.store.selectSignal(benchFeature.selectCanMirror)
+  protected readonly work = this.store.selectSignal(benchFeature.selectWork)
+  protected readonly paused = this.store.selectSignal(benchFeature.selectPaused)
+  /** What undo and redo would do, for the step that is open. */
+  protected readonly steppable = computed(() =>
+    this.step() === 'look' ? this.undoing.look : this.undoing.bench,
   )
   protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   protected readonly pixelsPerMm = this.store.selectSignal(settingsFeature.selectPixelsPerMm)
@@ -211,12 +221,42 @@ export class BenchPage {
   protected readonly plan = computed(() => this.shownPlan().plan)
   protected readonly stale = computed(() => this.planning().plan === undefined || this.unread())
   private readonly unread = computed(() => Object.keys(this.draft()?.foot.entries ?? {}).length > 0)
-  protected readonly empty = computed(() => Object.keys(this.draft()?.foot.figures ?? {}).length === 0)
-
-  protected readonly wears = computed(() => {
-    const base = this.draft()?.base.pattern
-    return this.page()?.patterns.find((pattern) => pattern.id === base?.id)
+  /** The needed figures that are not there yet: until they are, nothing is wrong, something is only missing. */
+  protected readonly missing = computed(() =>
+    FOOT_FIGURES.filter(({ key, needed }) => needed && this.draft()?.foot.figures[key] === undefined),
+  )
+  protected readonly missingWords = computed(() =>
+    this.missing()
+      .map(({ label }) => label.toLowerCase())
+      .join(', '),
+  )
+  /** Why there is no plan, where it is not for want of a figure. */
+  protected readonly problems = computed(() => {
+    const missing = this.missing().map(({ key }) => `foot.${key}`)
+    return this.planning().problems.filter(({ path }) => !missing.includes(path))
   })
+
+  /** What the work began from, else what the foot wears. */
+  protected readonly wears = computed(() => {
+    const patterns = this.page()?.patterns ?? []
+    const base = this.draft()?.base.pattern
+    return patterns.find((pattern) => pattern.id === base?.id) ?? currentPatterns(patterns)[this.foot()]
+  })
+
+  /** A foot as the switcher names it: what is done to it, and what is still open. */
+  protected footWords(side: Side): string {
+    const work = this.work()[side]
+    const open = this.dirtySides().includes(side)
+    const measured = this.page()?.footRecords.some((record) => record.side === side)
+    return [
+      SIDE_NAMES[side],
+      work ?? (measured ? 'measured' : open ? '' : 'not begun'),
+      open ? 'not saved' : '',
+      this.paused()[side] !== undefined ? 'paused' : '',
+    ]
+      .filter(Boolean)
+      .join(', ')
+  }
 
   /** The outline of the same foot at the visit before. */
   protected readonly before = computed(() => {
@@ -289,10 +329,8 @@ export class BenchPage {
     this.step.set(step)
   }
 
-  protected undo = (): void =>
-    this.store.dispatch(this.step() === 'look' ? lookActions.undo() : benchActions.undo())
-  protected redo = (): void =>
-    this.store.dispatch(this.step() === 'look' ? lookActions.redo() : benchActions.redo())
+  protected undo = (): void => this.undoing.undo(this.step() === 'look')
+  protected redo = (): void => this.undoing.redo(this.step() === 'look')
   protected copyLast = (): void => this.store.dispatch(benchActions.copyLast())
   protected mirror = (): void => this.store.dispatch(benchActions.mirror())
   protected discard = (): void => this.store.dispatch(benchActions.discard())

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
 import { describeCaution, type Caution } from '@crescent/core'
+import { Fold } from '../common/fold'
 import { FigureText } from '../drawing/figure-text'
 
 const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
@@ -8,11 +9,11 @@ const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
 /** Cautions with what may happen and what to do: icon, word and colour, never colour alone. */
 @Component({
   selector: 'cr-cautions-list',
-  imports: [MatIcon],
+  imports: [Fold, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (caution of written(); track caution.code) {
-      <details [class]="caution.severity" [open]="caution.severity === 'stop'">
+      <details [class]="caution.severity" [crFold]="caution.severity === 'stop'">
         <summary>
           <mat-icon [svgIcon]="caution.severity" aria-hidden="true" />
           <span

@@ -7,14 +7,14 @@ import {
   MatDialogContent,
   MatDialogTitle,
 } from '@angular/material/dialog'
-import { footFigure, type FootFigureKey, type FootInput } from '@crescent/core'
+import { FOOT_FIGURES, footFigure, type FootFigureKey, type FootInput, type ShoeInput } from '@crescent/core'
 import { format, parseISO } from 'date-fns'
 import { FigureText } from '../drawing/figure-text'
 import type { BenchConflict } from '../state/bench/bench.state'
 
 export interface ConflictDialogData {
   conflict: BenchConflict
-  mine: FootInput
+  mine: { foot: FootInput; shoe: ShoeInput }
 }
 
 export type ConflictAnswer = 'mine' | 'theirs'
@@ -48,7 +48,14 @@ export type ConflictAnswer = 'mine' | 'theirs'
             </tr>
           } @empty {
             <tr>
-              <td colspan="3">The measurements are the same; the shoe differs.</td>
+              <td colspan="3">The measurements are the same.</td>
+            </tr>
+          }
+          @if (shoeDiffers) {
+            <tr>
+              <th scope="row">Shoe</th>
+              <td>as on this bench</td>
+              <td>“{{ data.conflict.pattern!.name }}”</td>
             </tr>
           }
         </tbody>
@@ -80,16 +87,26 @@ export type ConflictAnswer = 'mine' | 'theirs'
 export class ConflictDialog {
   protected readonly data = inject<ConflictDialogData>(MAT_DIALOG_DATA)
   private readonly text = inject(FigureText)
-  protected readonly time = format(parseISO(this.data.conflict.current.updatedAt ?? ''), 'HH:mm')
+  private readonly theirs = this.data.conflict
+  /** Of the two records the one that was stored last tells when. */
+  protected readonly time = format(
+    parseISO(
+      [this.theirs.record, this.theirs.pattern]
+        .map((one) => one?.updatedAt ?? '')
+        .sort()
+        .at(-1)!,
+    ),
+    'HH:mm',
+  )
   protected readonly rows = this.differences()
+  protected readonly shoeDiffers =
+    this.theirs.pattern !== undefined &&
+    JSON.stringify(this.theirs.pattern.shoe) !== JSON.stringify(this.data.mine.shoe)
 
   private differences() {
-    const theirs = this.data.conflict.current.foot
-    const { mine } = this.data
-    const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)])
-    keys.delete('side')
-    keys.delete('animal')
-    return [...(keys as Set<FootFigureKey>)]
+    const theirs = (this.theirs.record ?? this.theirs.pattern)!.foot
+    const mine = this.data.mine.foot
+    return FOOT_FIGURES.map(({ key }) => key)
       .filter((key) => mine[key] !== theirs[key])
       .map((key) => ({
         label: footFigure(key).label,

@@ -13,29 +13,39 @@ import {
 import { MatFormField, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
 import { CLOSE_LIST, type CloseCheck, type CloseList, type Side } from '@crescent/core'
+import { Fold } from '../common/fold'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { NextDue } from './next-due'
 
 export interface FinishDialogData {
   notes: string
-  /** What was ticked off so far, and the feet that were shod. */
+  /** What was ticked off so far, and the feet that were nailed. */
   closeList: CloseList | undefined
-  shod: readonly Side[]
+  nailed: readonly Side[]
+  /** What was done to the feet, in words, and those on which work stopped half way. */
+  work: string
+  paused: readonly Side[]
   unsaved: readonly string[]
   unmeasured: readonly string[]
-  nextDue: string
+  /** As it was set by hand, and as the cycle says. */
+  nextDue: string | null
+  byCycle: string
 }
 
 /** What the visit ends with. */
 export interface FinishAnswer {
   notes: string
   closeList: CloseList
+  nextDue: string | null
 }
 
 /** Ends a visit: says what is still open, takes a note, tells when the next one is due. */
 @Component({
   selector: 'cr-finish-dialog',
   imports: [
+    Fold,
     FormsModule,
+    NextDue,
     MatButton,
     MatCheckbox,
     MatDialogActions,
@@ -58,13 +68,19 @@ export interface FinishAnswer {
             the horse.
           </p>
         }
+        @if (data.paused.length > 0) {
+          <p class="warn" role="alert">Still paused: {{ data.paused.join(', ') }}.</p>
+        }
+        @if (data.work) {
+          <p>{{ data.work }}.</p>
+        }
         @if (data.unmeasured.length > 0) {
           <p>Nothing recorded for {{ data.unmeasured.join(', ') }}.</p>
         }
-        @if (data.shod.length > 0) {
+        @if (data.nailed.length > 0) {
           <h3>Close list</h3>
-          @for (side of data.shod; track side) {
-            <details class="fold" [open]="$first">
+          @for (side of data.nailed; track side) {
+            <details class="fold" [crFold]="$first">
               <summary>
                 {{ side }} <span class="muted">{{ checkedOf(side).length }} of {{ steps.length }}</span>
               </summary>
@@ -89,9 +105,12 @@ export interface FinishAnswer {
             </details>
           }
         }
-        <p>
-          Next due <strong>{{ data.nextDue }}</strong>.
-        </p>
+        <cr-next-due
+          [byCycle]="data.byCycle"
+          [set]="nextDue()"
+          (changed)="nextDue.set($event)"
+          (fault)="faulty.set($event)"
+        />
         <mat-form-field>
           <mat-label>Note for next time</mat-label>
           <textarea
@@ -106,7 +125,7 @@ export interface FinishAnswer {
       </mat-dialog-content>
       <mat-dialog-actions align="end">
         <button mat-button type="button" mat-dialog-close>Not yet</button>
-        <button mat-flat-button type="submit">Finish</button>
+        <button mat-flat-button type="submit" [disabled]="faulty()">Finish</button>
       </mat-dialog-actions>
     </form>
   `,
@@ -137,6 +156,8 @@ export class FinishDialog {
   protected readonly data = inject<FinishDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<FinishDialog, FinishAnswer>>(MatDialogRef)
   protected readonly notes = signal(this.data.notes)
+  protected readonly nextDue = signal(this.data.nextDue)
+  protected readonly faulty = signal(false)
   protected readonly steps = CLOSE_LIST
   protected readonly closeList = signal<CloseList>(this.data.closeList ?? {})
 
@@ -154,5 +175,8 @@ export class FinishDialog {
     this.closeList.update((list) => ({ ...list, [side]: { ...now, ...change } }))
   }
 
-  protected done = (): void => this.dialog.close({ notes: this.notes(), closeList: this.closeList() })
+  protected done(): void {
+    if (this.faulty()) return
+    this.dialog.close({ notes: this.notes(), closeList: this.closeList(), nextDue: this.nextDue() })
+  }
 }

@@ -1,9 +1,17 @@
 import { effect, inject, Injectable, untracked } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
-import { commonName, FIT_PRESETS, type Plan } from '@crescent/core'
+import {
+  commonName,
+  FIT_PRESETS,
+  workWords,
+  type FootWork,
+  type Look,
+  type Plan,
+  type Side,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
-import { longDay, shortDay } from '../common/today'
+import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature, selectFindings } from '../state/bench/bench.feature'
 import { footInput, SIDES } from '../state/bench/draft'
@@ -13,6 +21,31 @@ import { Looking } from './look/looking'
 import { PatternDialog, type PatternChoice } from './pattern-dialog'
 import { SaveDialog, type SaveDialogAnswer, type SaveDialogData } from './save-dialog'
 import { Shaping } from './shoe/shaping'
+import { VisitDialog, type VisitAnswer, type VisitDialogData } from './visit-dialog'
+
+const WORK_TOLD: Record<FootWork, string> = {
+  shod: 'shod',
+  reset: 'the same shoe put back',
+  bare: 'left bare',
+}
+
+/** Something was found, said or agreed at this visit: it is not empty any more. */
+function somethingSeen(look: Look | null): boolean {
+  if (!look) return false
+  const feet = Object.values(look.feet)
+  return (
+    look.advice.length > 0 ||
+    look.acknowledged.length > 0 ||
+    look.ways.notes !== '' ||
+    feet.some(
+      ({ findings, oldShoe, untrimmed, landing, lost }) =>
+        findings.length > 0 ||
+        landing !== undefined ||
+        lost === true ||
+        Object.keys(oldShoe).length + Object.keys(untrimmed).length > 0,
+    )
+  )
+}
 
 /** How the Bench keeps what is on it: saving a pattern, taking one up, ending the visit, and what was changed elsewhere. */
 @Injectable()
@@ -29,6 +62,9 @@ export class Keeping {
   private readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
   private readonly findings = this.store.selectSignal(selectFindings)
+
+  private readonly work = this.store.selectSignal(benchFeature.selectWork)
+  private readonly paused = this.store.selectSignal(benchFeature.selectPaused)
 
   readonly saving = this.store.selectSignal(benchFeature.selectSaving)
 
@@ -79,28 +115,86 @@ export class Keeping {
       .subscribe((choice) => choice && this.store.dispatch(benchActions.loadPattern(choice)))
   }
 
-  /** Ends the visit: says what is open, goes through the close list, takes a note. */
+  /** Ends the visit: says what is open, goes through the close list, takes a note and the day of the next one. */
   finish(): void {
     if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.finish())
-    const { visit, horse, footRecords } = this.page()!
-    const due = addWeeks(parseISO(visit.date), horse.cycleWeeks)
+    const { visit, footRecords } = this.page()!
+    const work = this.work()
     const data: FinishDialogData = {
       notes: visit.notes,
       closeList: visit.closeList,
-      shod: SIDES.filter((side) => footRecords.some((record) => record.side === side && record.patternId)),
+      nailed: SIDES.filter((side) => work[side] === 'shod' || work[side] === 'reset'),
+      work: workWords(work),
+      paused: SIDES.filter((side) => this.paused()[side] !== undefined),
       unsaved: this.dirtySides(),
-      unmeasured: SIDES.filter((side) => !footRecords.some((record) => record.side === side)),
-      nextDue: longDay(formatISO(due, { representation: 'date' })),
+      unmeasured: SIDES.filter((side) => !work[side] && !footRecords.some((record) => record.side === side)),
+      nextDue: visit.nextDue,
+      byCycle: this.byCycle(),
     }
     this.dialog
       .open<FinishDialog, FinishDialogData, FinishAnswer>(FinishDialog, { data, width: '520px' })
       .afterClosed()
-      .subscribe((answer) => answer && this.store.dispatch(benchActions.finishVisit(answer)))
+      .subscribe((answer) => {
+        if (!answer) return
+        const changes = { ...answer, state: 'done' as const }
+        this.store.dispatch(benchActions.changeVisit({ changes, told: 'Visit finished' }))
+      })
+  }
+
+  /** When the cycle says the next visit is. */
+  private byCycle(): string {
+    const { visit, horse } = this.page()!
+    return formatISO(addWeeks(parseISO(visit.date), horse.cycleWeeks), { representation: 'date' })
+  }
+
+  /** Day, next visit and note of the visit; one that was begun by mistake is taken back. */
+  visit(): void {
+    const { visit, footRecords, look } = this.page()!
+    const begun = footRecords.length > 0 || this.dirtySides().length > 0 || somethingSeen(look)
+    this.dialog
+      .open<VisitDialog, VisitDialogData, VisitAnswer>(VisitDialog, {
+        data: { visit, byCycle: this.byCycle(), begun },
+        width: '460px',
+      })
+      .afterClosed()
+      .subscribe((answer) => {
+        if (!answer) return
+        if (answer !== 'take back')
+          return this.store.dispatch(benchActions.changeVisit({ changes: answer, told: 'Visit changed' }))
+        const told = 'The visit was taken back'
+        this.store.dispatch(benchActions.changeVisit({ changes: { archived: true }, told }))
+      })
+  }
+
+  /** What is done to a foot at this visit. */
+  setWork(side: Side, work: FootWork): void {
+    this.changeFoot(side, { work }, `${side}: ${WORK_TOLD[work]}`)
+  }
+
+  /** Stops work on a foot half way, or goes on with it. */
+  pause(side: Side, paused: string | undefined): void {
+    this.changeFoot(
+      side,
+      { paused },
+      paused === undefined ? `${side}: going on` : `${side} paused: ${paused}`,
+    )
+  }
+
+  private changeFoot(
+    side: Side,
+    change: { work?: FootWork; paused?: string | undefined },
+    told: string,
+  ): void {
+    const { feet } = this.page()!.visit
+    const { paused, ...rest } = { ...feet[side], ...change }
+    const foot = paused === undefined ? rest : { ...rest, paused }
+    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { ...feet, [side]: foot } }, told }))
   }
 
   private askWhose(conflict: ConflictDialogData['conflict']): void {
     const { side } = conflict
-    const mine = footInput(side, this.drafts()![side].foot, this.findings()[side])
+    const draft = this.drafts()![side]
+    const mine = { foot: footInput(side, draft.foot, this.findings()[side]), shoe: draft.shoe }
     this.dialog
       .open<ConflictDialog, ConflictDialogData, ConflictAnswer>(ConflictDialog, {
         data: { conflict, mine },

@@ -14,8 +14,9 @@ import {
   type TipSource,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { Fold } from '../common/fold'
 import { FigureText } from '../drawing/figure-text'
-import { benchActions } from '../state/bench/bench.feature'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { OPPOSITE, type Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
 import { ChoiceRow } from './look/choice-row'
@@ -40,7 +41,7 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
 /** Map: the five measurements, and the refinements with their defaults. */
 @Component({
   selector: 'cr-map-step',
-  imports: [CaliperPanel, ChoiceRow, FigureField, MatButton, MatIcon],
+  imports: [CaliperPanel, ChoiceRow, FigureField, Fold, MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div data-fields>
@@ -80,7 +81,7 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
         }
       }
       @for (group of groups; track group.group) {
-        <details class="fold" [open]="opened(group.group)">
+        <details class="fold" [crFold]="faulty(group.group)">
           <summary>
             {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
           </summary>
@@ -130,10 +131,13 @@ const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
             <mat-icon svgIcon="copy" />Copy last visit
           </button>
         }
-        <button mat-stroked-button (click)="store.dispatch(mirror())">
+        <button mat-stroked-button [disabled]="!canMirror()" (click)="store.dispatch(mirror())">
           <mat-icon svgIcon="mirror" />Mirror from {{ other() }}
         </button>
       </div>
+      @if (!canMirror()) {
+        <p class="muted">Nothing to mirror: {{ other() }} is not measured at this visit.</p>
+      }
     </div>
   `,
   styles: `
@@ -183,6 +187,7 @@ export class MapStep {
   readonly previous = input<FootRecord | undefined>()
 
   protected readonly store = inject(Store)
+  protected readonly canMirror = this.store.selectSignal(benchFeature.selectCanMirror)
   private readonly text = inject(FigureText)
   /** The web that was measured to is asked for only where heels are measured to its middle. */
   protected readonly measured = computed(() =>
@@ -207,7 +212,7 @@ export class MapStep {
     )
 
   /** A group with a fault in it must not hide it. */
-  protected opened(group: FootFigure['group']): boolean {
+  protected faulty(group: FootFigure['group']): boolean {
     return this.figuresIn(group).some(
       ({ key }) => this.problemOf(key) !== undefined || this.draft().foot.entries[key] !== undefined,
     )

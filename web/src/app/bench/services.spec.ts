@@ -9,7 +9,7 @@ import { footInput } from '../state/bench/draft'
 import { lookActions, lookFeature } from '../state/look/look.feature'
 import { settingsActions } from '../state/settings/settings.feature'
 import { FOOT, PAGE, pattern, planOf, STORE } from '../testing'
-import { ConflictDialog } from './conflict-dialog'
+import { ConflictDialog, type ConflictDialogData } from './conflict-dialog'
 import { FinishDialog, type FinishDialogData } from './finish-dialog'
 import { Keeping } from './keeping'
 import { GateDialog } from './look/gate-dialog'
@@ -104,16 +104,21 @@ describe('Keeping', () => {
     const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit' }
     const page = {
       ...PAGE,
+      visit: { ...PAGE.visit, feet: { LH: { work: 'reset' as const, paused: 'two nails in' } } },
       footRecords: [record, { ...record, id: 'r1', side: 'RF' as const, patternId: null }],
     }
     store().dispatch(benchActions.opened({ page, kept: {} }))
     keeping().finish()
     expect(opened.at(-1)!.dialog).toBe(FinishDialog)
     expect(last<FinishDialogData>()).toMatchObject({
-      shod: ['LF'],
-      unmeasured: ['LH', 'RH'],
+      nailed: ['LF', 'LH'],
+      work: 'LF shod, LH reset',
+      paused: ['LH'],
+      // RF was measured, RH was not: nobody decided anything for it.
+      unmeasured: ['RH'],
       unsaved: [],
-      nextDue: 'Mon 11 Jan 2027',
+      nextDue: null,
+      byCycle: '2027-01-11',
     })
   })
 
@@ -122,10 +127,10 @@ describe('Keeping', () => {
     answers.set(ConflictDialog, 'theirs')
     const current = { ...PAGE.previous!.footRecords[0]!, foot: { ...FOOT, width: 131 }, version: 7 }
     const request = { side: 'LF' as const, name: 'X', asNew: false, newPatternId: 'p', newRecordId: 'r' }
-    store().dispatch(benchActions.saveRefused({ conflict: { side: 'LF', kind: 'foot', current }, request }))
+    store().dispatch(benchActions.saveRefused({ conflict: { side: 'LF', record: current }, request }))
     TestBed.tick()
     expect(opened.at(-1)!.dialog).toBe(ConflictDialog)
-    expect(last<{ mine: { width: number } }>().mine.width).toBe(FOOT.width)
+    expect(last<ConflictDialogData>().mine.foot.width).toBe(FOOT.width)
     expect(draft().foot.figures.width).toBe(131)
     expect(draft().base.record?.version).toBe(7)
   })

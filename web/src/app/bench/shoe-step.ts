@@ -23,11 +23,12 @@ import type { Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
 import { ModificationList } from './shoe/modification-list'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { Roving } from '../common/roving'
 
 /** Shoe: bar and fit. */
 @Component({
   selector: 'cr-shoe-step',
-  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList],
+  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList, Roving],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

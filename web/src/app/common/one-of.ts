@@ -1,8 +1,10 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core'
+import { Roving } from './roving'
 
 /** One of a few, always one: chosen with a tap. What it is about stands above it only where that is not plain. */
 @Component({
   selector: 'cr-one-of',
+  imports: [Roving],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (heading()) {

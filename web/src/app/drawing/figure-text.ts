@@ -1,5 +1,13 @@
 import { inject, Injectable } from '@angular/core'
-import { formatDifference, formatFigure, formatLength, formatWeight, type FigureKind } from '@crescent/core'
+import {
+  describeProblem,
+  formatDifference,
+  formatFigure,
+  formatLength,
+  formatWeight,
+  type FigureKind,
+  type Problem,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { settingsFeature } from '../state/settings/settings.feature'
 
@@ -28,4 +36,6 @@ export class FigureText {
   difference = (mm: number): string => formatDifference(mm, this.style())
   weight = (grams: number): string => formatWeight(grams, this.style().unit)
   figure = (value: number, kind: FigureKind): string => formatFigure(value, kind, this.style())
+  /** What is wrong, in words. */
+  problem = (problem: Problem): string => describeProblem(problem, this.style())
 }

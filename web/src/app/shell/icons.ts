@@ -20,6 +20,7 @@ import light from '@material-symbols/svg-400/outlined/light_mode.svg'
 import mirror from '@material-symbols/svg-400/outlined/flip.svg'
 import more from '@material-symbols/svg-400/outlined/more_vert.svg'
 import note from '@material-symbols/svg-400/outlined/info.svg'
+import pause from '@material-symbols/svg-400/outlined/pause_circle.svg'
 import person from '@material-symbols/svg-400/outlined/person.svg'
 import print from '@material-symbols/svg-400/outlined/print.svg'
 import redo from '@material-symbols/svg-400/outlined/redo.svg'
@@ -55,6 +56,7 @@ const ICONS = {
   mirror,
   more,
   note,
+  pause,
   person,
   print,
   redo,

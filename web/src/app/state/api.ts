@@ -24,6 +24,12 @@ export interface ImportReport {
   kept: { kind: string; id: string }[]
 }
 
+/** A foot and its pattern as they are stored. */
+export interface Shoeing {
+  pattern: StoredPattern
+  record: FootRecord
+}
+
 /** Every call to the server, by name. */
 @Injectable({ providedIn: 'root' })
 export class Api {
@@ -39,8 +45,9 @@ export class Api {
   putOwner = (owner: Owner): Observable<Owner> => this.http.put<Owner>(`/api/owners/${owner.id}`, owner)
   putHorse = (horse: Horse): Observable<Horse> => this.http.put<Horse>(`/api/horses/${horse.id}`, horse)
   putVisit = (visit: Visit): Observable<Visit> => this.http.put<Visit>(`/api/visits/${visit.id}`, visit)
-  putFootRecord = (record: FootRecord): Observable<FootRecord> =>
-    this.http.put<FootRecord>(`/api/foot-records/${record.id}`, record)
+  /** A foot with the pattern made for it: both are stored or neither. */
+  putShoeing = (shoeing: { pattern: Pattern; record: FootRecord }): Observable<Shoeing> =>
+    this.http.put<Shoeing>(`/api/visits/${shoeing.record.visitId}/feet/${shoeing.record.side}`, shoeing)
   putLook = (look: Look): Observable<Look> => this.http.put<Look>(`/api/looks/${look.id}`, look)
   putPattern = (pattern: Pattern): Observable<StoredPattern> =>
     this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)

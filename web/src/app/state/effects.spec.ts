@@ -1,7 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http'
 import { TestBed } from '@angular/core/testing'
 import { MatSnackBar } from '@angular/material/snack-bar'
-import type { FootRecord, Pattern } from '@crescent/core'
+import type { FootRecord, Pattern, Visit } from '@crescent/core'
 import { Actions, provideEffects } from '@ngrx/effects'
 import { Store, type Action } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
@@ -41,21 +41,25 @@ describe('what a failure says', () => {
 
 describe('saving from the Bench', () => {
   let sent: { patterns: Pattern[]; records: FootRecord[] }
-  let api: { putPattern: (p: Pattern) => unknown; putFootRecord: (r: FootRecord) => unknown }
+  let api: {
+    putShoeing: (both: { pattern: Pattern; record: FootRecord }) => unknown
+    putVisit: (visit: Visit) => unknown
+  }
   let done: Action[]
 
   beforeEach(() => {
     localStorage.clear()
     sent = { patterns: [], records: [] }
     api = {
-      putPattern: (one) => {
+      putShoeing: ({ pattern: one, record }) => {
         sent.patterns.push(one)
-        return of(pattern(one.id, { ...one, version: one.version + 1 }))
+        sent.records.push(record)
+        return of({
+          pattern: pattern(one.id, { ...one, version: one.version + 1 }),
+          record: { ...record, version: record.version + 1 },
+        })
       },
-      putFootRecord: (one) => {
-        sent.records.push(one)
-        return of({ ...one, version: one.version + 1 })
-      },
+      putVisit: (visit) => of({ ...visit, version: visit.version + 1 }),
     }
     TestBed.configureTestingModule({
       providers: [
@@ -75,7 +79,7 @@ describe('saving from the Bench', () => {
   const store = () => TestBed.inject(Store)
   const state = () => store().selectSignal(benchFeature.selectBenchState)()
 
-  it('puts the pattern, then the foot that names it', () => {
+  it('puts the foot and its pattern in one go', () => {
     store().dispatch(benchActions.save({ request: REQUEST }))
     expect(sent.patterns[0]).toMatchObject({
       id: 'np',
@@ -98,13 +102,11 @@ describe('saving from the Bench', () => {
   })
 
   it('keeps the work unsaved when the server is gone, and sends the same ids again', () => {
-    api.putPattern = () => throwError(() => refusal(0, null))
+    const good = api.putShoeing
+    api.putShoeing = () => throwError(() => refusal(0, null))
     store().dispatch(benchActions.save({ request: REQUEST }))
     expect(state()).toMatchObject({ saving: false, drafts: { LF: { dirty: true } } })
-    api.putPattern = (one) => {
-      sent.patterns.push(one)
-      return of(pattern(one.id, { version: 1 }))
-    }
+    api.putShoeing = good
     store().dispatch(
       benchActions.save({ request: { ...REQUEST, newPatternId: 'other', newRecordId: 'other' } }),
     )
@@ -112,20 +114,29 @@ describe('saving from the Bench', () => {
     expect(sent.records[0]!.id).toBe('nr')
   })
 
-  it('asks when the foot was changed elsewhere, and makes no second pattern when it tries again', () => {
-    const current = { id: 'theirs', version: 3, visitId: 'visit', side: 'LF', foot: FOOT } as FootRecord
-    const good = api.putFootRecord
-    api.putFootRecord = () => throwError(() => refusal(409, { errors: [], current }))
-    store().dispatch(benchActions.save({ request: REQUEST }))
-    expect(state().conflict).toMatchObject({ kind: 'foot', current: { id: 'theirs' } })
-    api.putFootRecord = good
+  it('asks once when both were changed elsewhere, and sends both on top of what is stored', () => {
+    const record = { id: 'theirs', version: 3, visitId: 'visit', side: 'LF', foot: FOOT } as FootRecord
+    const current = { record, pattern: pattern('p1', { version: 5 }) }
+    const good = api.putShoeing
+    api.putShoeing = () => throwError(() => refusal(409, { errors: [], current }))
+    store().dispatch(benchActions.save({ request: { ...REQUEST, asNew: false } }))
+    expect(state().conflict).toMatchObject({ side: 'LF', record: { id: 'theirs' }, pattern: { version: 5 } })
+    api.putShoeing = good
     store().dispatch(benchActions.keepMine())
-    expect(sent.patterns.map(({ id, version }) => [id, version])).toEqual([
-      ['np', 0],
-      ['np', 1],
-    ])
+    expect(sent.patterns.map(({ id, version }) => [id, version])).toEqual([['p1', 5]])
     expect(sent.records[0]).toMatchObject({ id: 'theirs', version: 3 })
     expect(state()).toMatchObject({ conflict: null, drafts: { LF: { dirty: false } } })
+  })
+
+  it('changes the visit on top of what another window made of it', () => {
+    const stored = { ...PAGE.visit, version: 6, notes: 'from the truck' }
+    const good = api.putVisit
+    api.putVisit = (visit) =>
+      visit.version === 6 ? good(visit) : throwError(() => refusal(409, { errors: [], current: stored }))
+    const feet = { LH: { work: 'bare' as const } }
+    store().dispatch(benchActions.changeVisit({ changes: { feet } }))
+    expect(state().page!.visit).toMatchObject({ version: 7, notes: 'from the truck', feet })
+    expect(store().selectSignal(benchFeature.selectWork)()).toEqual({ LH: 'bare' })
   })
 
   it('keeps unsaved work in the browser and takes it away once it is saved', async () => {

@@ -21,6 +21,7 @@ import {
   type Side,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { Fold } from '../../common/fold'
 import { FigureText } from '../../drawing/figure-text'
 import { lookActions, lookFeature } from '../../state/look/look.feature'
 import { FigureField } from '../figure-field'
@@ -29,12 +30,12 @@ import { ChoiceRow } from './choice-row'
 /** Look: history, the vet's word, how the horse stands and moves, the old shoe and the foot before the trim. */
 @Component({
   selector: 'cr-look-step',
-  imports: [ChoiceRow, FigureField],
+  imports: [ChoiceRow, FigureField, Fold],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="since">{{ sinceText() }}</p>
 
-    <details class="fold" [open]="true">
+    <details class="fold" [crFold]="true">
       <summary>
         How it stands and moves <span class="muted">{{ side() }}</span>
       </summary>
@@ -98,7 +99,7 @@ import { ChoiceRow } from './choice-row'
       </label>
     </details>
 
-    <details class="fold" [open]="look().vet.diagnosis !== 'none'">
+    <details class="fold" [crFold]="look().vet.diagnosis !== 'none'">
       <summary>
         The vet’s word <span class="muted">{{ look().vet.diagnosis }}</span>
       </summary>

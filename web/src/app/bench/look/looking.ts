@@ -74,7 +74,7 @@ export class Looking {
   readonly weeksSince = computed(() => {
     const page = this.page()
     if (!page?.lastVisit) return undefined
-    return differenceInCalendarDays(parseISO(page.visit.date), parseISO(page.lastVisit)) / 7
+    return differenceInCalendarDays(parseISO(page.visit.date), parseISO(page.lastVisit.date)) / 7
   })
   readonly advice = computed(() => {
     const look = this.look()

@@ -1,13 +1,15 @@
 import { inject } from '@angular/core'
 import { MatSnackBar } from '@angular/material/snack-bar'
-import type { FootInput, FootRecord, Pattern, Side, StoredPattern, VisitPage } from '@crescent/core'
+import { Router } from '@angular/router'
+import type { FootInput, FootRecord, Pattern, Side, Visit, VisitPage } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
 import {
   catchError,
-  concat,
+  concatMap,
   debounceTime,
+  distinctUntilChanged,
   exhaustMap,
   filter,
   fromEvent,
@@ -17,15 +19,27 @@ import {
   switchMap,
   take,
   tap,
+  throwError,
 } from 'rxjs'
-import { Api, conflictOf, failureText, isGone } from '../api'
+import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
 import { browserStore } from '../browser-store'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import type { SaveRequest } from './bench.state'
 import { footInput, SIDES, type Draft, type Drafts } from './draft'
+import type { History } from './history'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
+
+/** Where this browser keeps what can be taken back, for the visit it worked on last. */
+const HISTORY_KEY = 'bench.history'
+/** More steps than this are not kept through a reload: the browser's store is small. */
+const KEPT_STEPS = 60
+
+function keptHistory(visitId: string): { history?: History } {
+  const kept = browserStore.read<History & { visitId: string }>(HISTORY_KEY)
+  return kept?.visitId === visitId ? { history: { past: kept.past, future: kept.future } } : {}
+}
 
 export const openVisit = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
@@ -36,7 +50,11 @@ export const openVisit = createEffect(
       switchMap(([{ visitId }]) =>
         api.visitPage(visitId).pipe(
           map((page) =>
-            benchActions.opened({ page, kept: browserStore.read<Partial<Drafts>>(keptKey(visitId)) ?? {} }),
+            benchActions.opened({
+              page,
+              kept: browserStore.read<Partial<Drafts>>(keptKey(visitId)) ?? {},
+              ...keptHistory(visitId),
+            }),
           ),
           catchError((error: unknown) =>
             of(benchActions.openFailed({ failure: failureText(error), gone: isGone(error) })),
@@ -67,6 +85,18 @@ export const rememberVisit = createEffect(
   { functional: true },
 )
 
+/** A visit that was taken back is left for its horse. */
+export const leaveTakenBack = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(benchActions.visitChanged),
+      filter(({ visit }) => visit.archived),
+      tap(({ visit }) => void router.navigate(['/stable', visit.horseId])),
+      map(() => settingsActions.change({ changes: { lastVisit: null } })),
+    ),
+  { functional: true },
+)
+
 /** What is unsaved survives a reload: kept shortly after each change, and at once when the page is left. */
 export const keepUnsaved = createEffect(
   (store = inject(Store)) => {
@@ -78,6 +108,27 @@ export const keepUnsaved = createEffect(
       tap(({ page, drafts }) => {
         if (page && drafts) keep(keptKey(page.visit.id), drafts, mine)
       }),
+    )
+  },
+  { functional: true, dispatch: false },
+)
+
+/** What can be taken back survives a reload too. */
+export const keepHistory = createEffect(
+  (store = inject(Store)) => {
+    const bench = store.select(benchFeature.selectBenchState)
+    const leaving = fromEvent(window, 'pagehide')
+    return merge(bench.pipe(debounceTime(300)), leaving.pipe(switchMap(() => bench.pipe(take(1))))).pipe(
+      filter(({ page }) => page !== null),
+      map(({ page, past, future }) => ({ visitId: page!.visit.id, past, future })),
+      distinctUntilChanged((a, b) => a.past === b.past && a.future === b.future && a.visitId === b.visitId),
+      tap(({ visitId, past, future }) =>
+        browserStore.write(HISTORY_KEY, {
+          visitId,
+          past: past.slice(-KEPT_STEPS),
+          future: future.slice(-KEPT_STEPS),
+        }),
+      ),
     )
   },
   { functional: true, dispatch: false },
@@ -102,7 +153,7 @@ function keep(key: string, drafts: Drafts, mine: Set<string>): void {
   else browserStore.remove(key)
 }
 
-/** The pattern first, then the foot that names it. Both can be sent again without harm. */
+/** The foot and its pattern in one go. Sent again without harm. */
 export const save = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
@@ -112,26 +163,18 @@ export const save = createEffect(
         const { side } = request
         const sent = drafts![side]
         const foot = footInput(side, sent.foot, findings[side])
-        const refused = (kind: 'foot' | 'pattern') => (error: unknown) => {
-          const current = conflictOf<FootRecord & StoredPattern>(error)
-          // By the time the foot is refused the pattern is stored: trying again must not make another.
-          const again = kind === 'foot' ? { ...request, asNew: false } : request
-          if (current)
-            return of(benchActions.saveRefused({ conflict: { side, kind, current }, request: again }))
-          return of(benchActions.saveFailed({ failure: failureText(error) }))
-        }
         const pattern = patternToSend(foot, sent, request, page!)
-        return api.putPattern(pattern).pipe(
-          switchMap((stored) =>
-            concat(
-              of(benchActions.patternStored({ side, pattern: stored })),
-              api.putFootRecord(recordToSend(foot, sent, side, page!.visit.id, stored.id)).pipe(
-                map((record) => benchActions.saved({ side, sent, record, pattern: stored })),
-                catchError(refused('foot')),
-              ),
-            ),
-          ),
-          catchError(refused('pattern')),
+        const record = recordToSend(foot, sent, side, page!.visit.id, pattern.id)
+        return api.putShoeing({ pattern, record }).pipe(
+          map((stored) => benchActions.saved({ side, sent, ...stored })),
+          catchError((error: unknown) => {
+            const current = conflictOf<Partial<Shoeing>>(error)
+            return of(
+              current
+                ? benchActions.saveRefused({ conflict: { side, ...current }, request })
+                : benchActions.saveFailed({ failure: failureText(error) }),
+            )
+          }),
         )
       }),
     ),
@@ -185,14 +228,22 @@ export const saveAgain = createEffect(
   { functional: true },
 )
 
-export const finishVisit = createEffect(
+/**
+ * The visit with its changes. One changed in another window meanwhile is no reason to ask: what is changed here is put
+ * on top of what is stored there.
+ */
+export const changeVisit = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
-      ofType(benchActions.finishVisit),
-      concatLatestFrom(() => store.select(benchFeature.selectPage)),
-      exhaustMap(([{ notes, closeList }, page]) =>
-        api.putVisit({ ...page!.visit, state: 'done', notes, closeList }).pipe(
-          map((visit) => benchActions.visitFinished({ visit })),
+      ofType(benchActions.changeVisit),
+      concatMap((action) => of(action).pipe(concatLatestFrom(() => store.select(benchFeature.selectPage)))),
+      concatMap(([{ changes, told = '' }, page]) =>
+        api.putVisit({ ...page!.visit, ...changes }).pipe(
+          catchError((error: unknown) => {
+            const current = conflictOf<Visit>(error)
+            return current ? api.putVisit({ ...current, ...changes }) : throwError(() => error)
+          }),
+          map((visit) => benchActions.visitChanged({ visit, told })),
           catchError((error: unknown) => of(benchActions.saveFailed({ failure: failureText(error) }))),
         ),
       ),
@@ -203,13 +254,13 @@ export const finishVisit = createEffect(
 export const tell = createEffect(
   (actions = inject(Actions), snackBar = inject(MatSnackBar)) =>
     actions.pipe(
-      ofType(benchActions.saved, benchActions.saveFailed, benchActions.visitFinished),
+      ofType(benchActions.saved, benchActions.saveFailed, benchActions.visitChanged),
       tap((action) => {
         if (action.type === benchActions.saved.type)
           snackBar.open(`Saved: ${action.pattern.name}`, '', { duration: 3_000 })
-        else if (action.type === benchActions.visitFinished.type)
-          snackBar.open('Visit finished', '', { duration: 3_000 })
-        else snackBar.open(`Not saved. ${action.failure}`, 'Close', { duration: 12_000 })
+        else if (action.type === benchActions.visitChanged.type) {
+          if (action.told) snackBar.open(action.told, '', { duration: 3_000 })
+        } else snackBar.open(`Not saved. ${action.failure}`, 'Close', { duration: 12_000 })
       }),
     ),
   { functional: true, dispatch: false },

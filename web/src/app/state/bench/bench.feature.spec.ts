@@ -122,16 +122,99 @@ describe('saving', () => {
     expect(state.drafts!.LF.dirty).toBe(true)
   })
 
-  it('builds on the stored version when the farrier keeps his own, and takes the other’s when he wants it', () => {
+  it('builds on all that is stored when the farrier keeps his own, and takes all of the other’s when he wants it', () => {
     const current = pattern('p1', { version: 7, foot: { ...FOOT, width: 140 } })
-    const conflict = { side: 'LF' as const, kind: 'pattern' as const, current }
+    const record = { ...PAGE.previous!.footRecords[0]!, id: 'r1', version: 4, foot: { ...FOOT, width: 141 } }
+    const conflict = { side: 'LF' as const, pattern: current, record }
     const refused = after(width(120), benchActions.saveRefused({ conflict, request: REQUEST }))
     const mine = benchFeature.reducer(refused, benchActions.keepMine())
-    expect(mine.drafts!.LF.base.pattern!.version).toBe(7)
+    expect(mine.drafts!.LF.base).toMatchObject({ pattern: { version: 7 }, record: { id: 'r1', version: 4 } })
     expect(widthOf(mine)).toBe(120)
     const theirs = benchFeature.reducer(refused, benchActions.takeTheirs())
-    expect(widthOf(theirs)).toBe(140)
+    expect(widthOf(theirs)).toBe(141)
+    expect(theirs.drafts!.LF.shoe).toEqual(current.shoe)
     expect(widthOf(benchFeature.reducer(theirs, benchActions.undo()))).toBe(120)
+  })
+})
+
+describe('what is taken over from elsewhere', () => {
+  const run = (state: BenchState, ...actions: Parameters<typeof benchFeature.reducer>[1][]) =>
+    actions.reduce<BenchState>((now, action) => benchFeature.reducer(now, action), state)
+  const base = (state: BenchState) => state.drafts![state.side].base.pattern
+
+  it('is a new pattern on another foot, and on another horse', () => {
+    const own = benchActions.loadPattern({ pattern: pattern('p1'), withFoot: false })
+    expect(base(after(own))?.id).toBe('p1')
+    const right = run(after(), benchActions.chooseSide({ side: 'RF' }), own)
+    expect(base(right)).toBeNull()
+    expect(right.drafts!.RF.shoe).toEqual(pattern('p1').shoe)
+    const strange = pattern('p9', { horseId: 'another' })
+    expect(base(after(benchActions.loadPattern({ pattern: strange, withFoot: true })))).toBeNull()
+    // Saved, it gets an id of its own.
+    const saving = run(right, benchActions.save({ request: { ...REQUEST, side: 'RF' } }))
+    expect(base(saving)).toMatchObject({ id: 'new-p', version: 0 })
+  })
+
+  it('is a new pattern where the other foot is mirrored', () => {
+    const page = { ...PAGE, patterns: [...PAGE.patterns, pattern('p4', { side: 'RF' })] }
+    const opened = benchFeature.reducer(undefined, benchActions.opened({ page, kept: {} }))
+    const right = run(opened, benchActions.copyLast(), benchActions.chooseSide({ side: 'RF' }))
+    expect(base(right)?.id).toBe('p4')
+    expect(base(run(right, benchActions.mirror()))).toBeNull()
+  })
+
+  it('is not mirrored from a foot nobody measured: nothing typed goes away', () => {
+    const typed = run(after(), benchActions.chooseSide({ side: 'RF' }), width(120))
+    expect(benchFeature.selectCanMirror({ bench: typed })).toBe(false)
+    expect(run(typed, benchActions.mirror())).toBe(typed)
+  })
+
+  it('goes back with undo to the pattern it had before, as it is stored now', () => {
+    const taken = run(
+      after(width(120), benchActions.settle()),
+      benchActions.loadPattern({ pattern: pattern('p2'), withFoot: false }),
+    )
+    expect(base(taken)?.id).toBe('p2')
+    expect(base(run(taken, benchActions.undo()))?.id).toBe('p1')
+    expect(base(run(taken, benchActions.undo(), benchActions.redo()))?.id).toBe('p2')
+  })
+})
+
+describe('undo across feet', () => {
+  it('comes to the foot it changed, and knows what it was', () => {
+    const state = after(
+      width(120),
+      benchActions.settle(),
+      benchActions.chooseSide({ side: 'RF' }),
+      benchActions.setShoe({ shoe: { ...PLAIN_SHOE, fit: 'slide' }, touched: 'fit' }),
+      benchActions.chooseSide({ side: 'LH' }),
+    )
+    expect(benchFeature.selectLastStep({ bench: state })).toMatchObject({ side: 'RF', what: 'fit' })
+    const one = benchFeature.reducer(state, benchActions.undo())
+    expect(one.side).toBe('RF')
+    expect(one.drafts!.RF.shoe).toEqual(PLAIN_SHOE)
+    const two = benchFeature.reducer(one, benchActions.undo())
+    expect(two.side).toBe('LF')
+    expect(widthOf(two)).toBeUndefined()
+    expect(benchFeature.reducer(two, benchActions.redo()).side).toBe('LF')
+  })
+
+  it('goes on after a reload', () => {
+    const { past, future, drafts } = after(width(110), benchActions.settle(), width(120))
+    const history = JSON.parse(JSON.stringify({ past, future })) as { past: BenchState['past']; future: [] }
+    const again = benchFeature.reducer(
+      undefined,
+      benchActions.opened({ page: PAGE, kept: { LF: drafts!.LF }, history }),
+    )
+    expect(widthOf(again)).toBe(120)
+    expect(widthOf(benchFeature.reducer(again, benchActions.undo()))).toBe(110)
+  })
+
+  it('takes a school set for all feet back in one go', () => {
+    const state = after(benchActions.copyLast(), benchActions.setSchool({ school: 'thirds', all: true }))
+    expect(state.drafts!.RH.foot.school).toBe('thirds')
+    const back = benchFeature.reducer(state, benchActions.undo())
+    expect(Object.values(back.drafts!).map(({ foot }) => foot.school)).toEqual(Array(4).fill('perimeter'))
   })
 })
 

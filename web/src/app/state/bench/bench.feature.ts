@@ -1,8 +1,8 @@
 import {
   planShoe,
+  workOf,
   type Animal,
   type BreakoverSchool,
-  type CloseList,
   type FootFigureKey,
   type FootRecord,
   type HeelMeasure,
@@ -25,7 +25,13 @@ import {
 } from '@ngrx/store'
 import { lookFeature } from '../look/look.feature'
 import { recordsActions } from '../records/records.feature'
-import { EMPTY, type BenchConflict, type BenchState, type SaveRequest } from './bench.state'
+import {
+  EMPTY,
+  type BenchConflict,
+  type BenchState,
+  type SaveRequest,
+  type VisitChanges,
+} from './bench.state'
 import {
   draftsFrom,
   findingsOf,
@@ -72,8 +78,9 @@ export const benchActions = createActionGroup({
     keepMine: emptyProps(),
     takeTheirs: emptyProps(),
     closeConflict: emptyProps(),
-    finishVisit: props<{ notes: string; closeList: CloseList }>(),
-    visitFinished: props<{ visit: VisitPage['visit'] }>(),
+    /** Something of the visit itself changes: stored at once; `told` is said when it is. */
+    changeVisit: props<{ changes: VisitChanges; told?: string }>(),
+    visitChanged: props<{ visit: VisitPage['visit']; told: string }>(),
     workshopSaved: props<{ workshop: WorkshopRecord }>(),
   },
 })
@@ -201,7 +208,7 @@ export const benchFeature = createFeature({
     on(benchActions.keepMine, (state): BenchState => ({ ...rebased(state), conflict: null })),
     on(benchActions.takeTheirs, takeTheirs),
     on(benchActions.closeConflict, (state): BenchState => ({ ...state, conflict: null, refused: null })),
-    on(benchActions.visitFinished, (state, { visit }): BenchState =>
+    on(benchActions.visitChanged, (state, { visit }): BenchState =>
       state.page ? { ...state, page: { ...state.page, visit } } : state,
     ),
     on(benchActions.workshopSaved, (state, { workshop }): BenchState =>
@@ -238,6 +245,21 @@ export const benchFeature = createFeature({
           draft
             ? tryPlan(() => planShoe(footInput(side, draft.foot, findings[side]), draft.shoe, workshop))
             : UNPLANNED,
+      ),
+      /** What is done to each foot at this visit, as far as it is known. */
+      selectWork: createSelector(selectPage, (page) =>
+        page ? workOf(page.visit.feet ?? {}, page.footRecords) : {},
+      ),
+      /** The feet on which work stopped half way, with why. */
+      selectPaused: createSelector(
+        selectPage,
+        (page) =>
+          Object.fromEntries(
+            SIDES.flatMap((side) => {
+              const why = page?.visit.feet?.[side]?.paused
+              return why === undefined ? [] : [[side, why]]
+            }),
+          ) as Partial<Record<Side, string>>,
       ),
       selectPreviousFoot: createSelector(selectPage, selectSide, (page, side) =>
         page?.previous?.footRecords.find((record) => record.side === side),

@@ -1,4 +1,4 @@
-import type { FootRecord, Side, StoredPattern, VisitPage } from '@crescent/core'
+import type { FootRecord, Side, StoredPattern, Visit, VisitPage } from '@crescent/core'
 import type { Drafts } from './draft'
 import type { Step } from './history'
 
@@ -19,6 +19,11 @@ export interface SaveRequest {
   newPatternId: string
   newRecordId: string
 }
+
+/** What may be changed of a visit; who it belongs to stays. */
+export type VisitChanges = Partial<
+  Pick<Visit, 'date' | 'state' | 'notes' | 'nextDue' | 'feet' | 'closeList' | 'archived'>
+>
 
 export interface BenchState {
   page: VisitPage | null

@@ -47,13 +47,17 @@ export function touchAll(
 /** The last change taken back; the foot it was made on comes to the bench. */
 export function undone(state: BenchState): BenchState {
   const moved = swap(state, state.past.at(-1))
-  return moved ? { ...moved.state, past: state.past.slice(0, -1), future: [...state.future, moved.step] } : state
+  return moved
+    ? { ...moved.state, past: state.past.slice(0, -1), future: [...state.future, moved.step] }
+    : state
 }
 
 /** The last change that was taken back, made again. */
 export function redone(state: BenchState): BenchState {
   const moved = swap(state, state.future.at(-1))
-  return moved ? { ...moved.state, past: [...state.past, moved.step], future: state.future.slice(0, -1) } : state
+  return moved
+    ? { ...moved.state, past: [...state.past, moved.step], future: state.future.slice(0, -1) }
+    : state
 }
 
 /** Puts back the drafts a step remembers, and answers the step that leads here again. */

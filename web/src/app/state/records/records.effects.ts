@@ -75,6 +75,8 @@ export const startVisit = createEffect(
               horseId,
               date,
               state: 'open',
+              feet: {},
+              nextDue: null,
               closeList: {},
               notes: '',
               archived: false,
