@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { formatDifference, formatLength, inches, parseLength, roundLength, type LengthStyle } from './length'
+import {
+  formatDifference,
+  formatLength,
+  inches,
+  isRounded,
+  parseLength,
+  roundLength,
+  type LengthStyle,
+} from './length'
 
 const inch16: LengthStyle = { unit: 'in', denominator: 16 }
 const inch32: LengthStyle = { unit: 'in', denominator: 32 }
@@ -59,6 +67,61 @@ describe('parseLength', () => {
     const parsed = parseLength(text, 'in')
     expect(parsed.ok).toBe(false)
     if (!parsed.ok) expect(parsed.message.length).toBeGreaterThan(8)
+  })
+})
+
+describe('a slip of the hand', () => {
+  const meant = (text: string, unit: 'in' | 'mm' = 'in') => {
+    const parsed = parseLength(text, unit)
+    return parsed.ok ? parsed.mm : parsed.meant
+  }
+
+  it.each([
+    ['47/8', ['4 7/8']],
+    ['47/8"', ['4 7/8"']],
+    ['-21/2', ['-2 1/2']],
+    ['113/16', ['11 3/16', '1 13/16']],
+    ['9/8', ['1 1/8']],
+    ['4 9/8', ['5 1/8']],
+    ['4 8/8', ['5']],
+    ['3/7', ['3/8']],
+    ['4 5/13', ['4 5/16', '4 5/8']],
+    ['2 1/3 in', ['2 1/2 in', '2 1/4 in']],
+    ["4' 57/8 in", ["4' 5 7/8 in"]],
+    ['0/8', ['0']],
+  ])('%s is asked about', (text, expected) => {
+    const found = meant(text)
+    expect(Array.isArray(found)).toBe(true)
+    expect(found).toEqual(expect.arrayContaining(expected))
+    const parsed = parseLength(text, 'in')
+    if (!parsed.ok) expect(parsed.message).toContain('did you mean')
+  })
+
+  it('never names what is asked about again', () => {
+    fc.assert(
+      fc.property(fc.nat({ max: 30 }), fc.nat({ max: 400 }), fc.integer({ min: 1, max: 130 }), (w, n, d) => {
+        const parsed = parseLength(`${w} ${n}/${d}`, 'in')
+        if (parsed.ok) {
+          expect(n).toBeLessThan(d)
+          return
+        }
+        for (const text of parsed.meant ?? []) expect(parseLength(text, 'in').ok).toBe(true)
+      }),
+    )
+  })
+
+  it('takes every fraction of a rule as it stands', () => {
+    for (const d of [2, 4, 8, 16, 32, 64])
+      for (let n = 1; n < d; n++) expect(meant(`3 ${n}/${d}`)).toBeCloseTo((3 + n / d) * 25.4, 9)
+  })
+})
+
+describe('isRounded', () => {
+  it('tells where more was given than is shown', () => {
+    expect(isRounded(inches(4.3), inch16)).toBe(true)
+    expect(isRounded(inches(4.3125), inch16)).toBe(false)
+    expect(isRounded(inches(3.5), metric)).toBe(true)
+    expect(isRounded(88.5, metric)).toBe(false)
   })
 })
 

@@ -56,6 +56,23 @@ describe('FigureField', () => {
     expect(input.value).toBe('4 7/8"')
   })
 
+  it('asks about a forgotten space, and takes what was meant with one tap', async () => {
+    await set('entry', '47/8')
+    const element = fixture.nativeElement as HTMLElement
+    expect(element.textContent).toContain('did you mean 4 7/8?')
+    element.querySelector<HTMLElement>('.meant')!.click()
+    expect(emitted[0]).toBeCloseTo(123.825, 9)
+  })
+
+  it('says where more was given than a rule shows', async () => {
+    const element = fixture.nativeElement as HTMLElement
+    await set('value', 109.22)
+    expect(input.value).toBe('4 5/16"')
+    expect(element.textContent).toContain('Kept as 4.3"')
+    await set('value', 4.3125 * 25.4)
+    expect(element.textContent).not.toContain('Kept as')
+  })
+
   it('gives way to a handle that moves the figure meanwhile', async () => {
     type('5')
     await set('value', 127)

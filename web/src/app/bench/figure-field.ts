@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { parseAngle, parseLength, type FigureKind } from '@crescent/core'
+import { exactLength, isRounded, parseAngle, parseLength, type FigureKind } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
 import { RulePicture } from './map/rule-picture'
 
@@ -41,6 +41,9 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       [class.wrong]="error()"
       [class.assumed]="value() === undefined && assumed() !== undefined"
     >
+      @if (rounded()) {
+        <span class="about" aria-hidden="true">≈</span>
+      }
       <input
         #box
         [id]="id"
@@ -73,6 +76,18 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
     <p class="help" [id]="id + '-help'" [class.wrong]="error()" [attr.role]="error() ? 'alert' : null">
       @if (error(); as message) {
         <mat-icon svgIcon="caution" aria-hidden="true" />{{ message }}
+        @for (text of meant(); track text) {
+          <button
+            type="button"
+            class="tap meant"
+            (mousedown)="$event.preventDefault()"
+            (click)="typed(text); left.emit()"
+          >
+            {{ text }}
+          </button>
+        }
+      } @else if (rounded()) {
+        Kept as {{ exactly() }}, shown to the nearest that a rule has.
       } @else if (focused()) {
         {{ where() }}
       }
@@ -133,7 +148,12 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       font-weight: 450;
       opacity: 1;
     }
-    button {
+    .about {
+      align-self: center;
+      padding-left: 8px;
+      color: var(--ink-soft);
+    }
+    .box button {
       display: grid;
       place-items: center;
       width: 34px;
@@ -143,7 +163,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       border: 0;
       cursor: pointer;
     }
-    button mat-icon {
+    .box button mat-icon {
       width: 20px;
       height: 20px;
     }
@@ -154,6 +174,10 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       font-size: 0.85rem;
       line-height: 1.3;
       color: var(--ink-soft);
+    }
+    .meant {
+      margin-left: 6px;
+      font-weight: 700;
     }
     cr-rule-picture {
       grid-column: 1 / -1;
@@ -200,6 +224,19 @@ export class FigureField {
   protected readonly placeholder = computed(() => {
     const assumed = this.assumed()
     return assumed === undefined ? '' : this.written(assumed)
+  })
+  /** What is shown is not all that is kept. */
+  protected readonly rounded = computed(() => {
+    const value = this.value()
+    const shown = this.typing() === undefined && this.entry() === undefined
+    return shown && this.kind() === 'length' && value !== undefined && isRounded(value, this.text.style())
+  })
+  protected readonly exactly = computed(() => exactLength(this.value() ?? 0, this.text.style()))
+  /** What was probably meant by what cannot be read. */
+  protected readonly meant = computed((): readonly string[] => {
+    const entry = this.entry()
+    const parsed = entry === undefined || this.kind() !== 'length' ? undefined : this.parse(entry)
+    return parsed && !parsed.ok ? (parsed.meant ?? []) : []
   })
   protected readonly error = computed(() => {
     const entry = this.entry()
@@ -274,7 +311,9 @@ export class FigureField {
     return this.kind() === 'length' ? this.text.length(value) : this.text.figure(value, this.kind())
   }
 
-  private parse(text: string): { ok: true; value: number } | { ok: false; message: string } {
+  private parse(
+    text: string,
+  ): { ok: true; value: number } | { ok: false; message: string; meant?: readonly string[] } {
     if (this.kind() === 'length') {
       const parsed = parseLength(text, this.text.style().unit)
       return parsed.ok ? { ok: true, value: parsed.mm } : parsed

@@ -21,6 +21,8 @@ import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { FigureText } from '../drawing/figure-text'
 import { seen, soleView, svgPath, unseen } from '../drawing/svg-path'
+import { TouchBar } from '../drawing/touch-bar'
+import { TouchGuard } from '../drawing/touch-guard'
 import { draggedValue, footHandles, handleValue, heldWithin, landmarkHandles, type Handle } from './handles'
 import { BalanceLines } from './map/balance-lines'
 import { PullHandles, type Pulled } from './shoe/pull-handles'
@@ -34,7 +36,8 @@ export interface FigureChange {
 /** The sole with the shoe on it, toe up, true in proportion and at true size on request, with handles. */
 @Component({
   selector: 'cr-foot-drawing',
-  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip, PullHandles],
+  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip, PullHandles, TouchBar],
+  hostDirectives: [TouchGuard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './foot-drawing.html',
   styleUrl: './foot-drawing.scss',
@@ -71,6 +74,7 @@ export class FootDrawing {
   readonly settled = output()
 
   protected readonly text = inject(FigureText)
+  private readonly touch = inject(TouchGuard)
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg')
   private readonly size = signal({ width: 600, height: 560 })
   private readonly transform = signal<ZoomTransform>(zoomIdentity)
@@ -198,7 +202,9 @@ export class FootDrawing {
     afterNextRender(() => {
       const element = this.svg().nativeElement
       this.zoomer
-        .filter((event: Event) => !(event.target as Element).closest('.handle'))
+        .filter(
+          (event: Event) => !(event.target as Element).closest('.handle') && this.touch.mayMoveSheet(event),
+        )
         .on('zoom', (event: { transform: ZoomTransform; sourceEvent: unknown }) => {
           if (event.sourceEvent) this.placed.set(true)
           this.transform.set(event.transform)
@@ -267,10 +273,11 @@ export class FootDrawing {
   }
 
   protected grab(event: PointerEvent, handle: Handle): void {
-    event.preventDefault()
-    event.stopPropagation()
-    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-    this.dragging.set(handle.id)
+    const knob = event.currentTarget as Element
+    this.touch.take(event, () => {
+      knob.setPointerCapture(event.pointerId)
+      this.dragging.set(handle.id)
+    })
   }
 
   protected drag(event: PointerEvent, handle: Handle): void {

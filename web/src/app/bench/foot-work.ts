@@ -28,7 +28,7 @@ const WHY = 'two nails in'
       type="button"
       class="tap"
       [attr.aria-pressed]="paused() !== undefined"
-      (click)="pause.emit(paused() === undefined ? why : undefined)"
+      (click)="halted.emit(paused() === undefined ? why : undefined)"
     >
       <mat-icon svgIcon="pause" aria-hidden="true" />{{ paused() === undefined ? 'Pause' : 'Go on' }}
     </button>
@@ -68,7 +68,7 @@ export class FootWorkBar {
   /** What the foot wears, for the shoe that is put back. */
   readonly wears = input('')
   readonly chosen = output<FootWork>()
-  readonly pause = output<string | undefined>()
+  readonly halted = output<string | undefined>()
 
   protected readonly works = WORKS
   protected readonly why = WHY

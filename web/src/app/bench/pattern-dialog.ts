@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button'
 import { MatCheckbox } from '@angular/material/checkbox'
 import {
   MAT_DIALOG_DATA,
+  MatDialog,
   MatDialogActions,
   MatDialogClose,
   MatDialogContent,
@@ -13,6 +14,7 @@ import type { Side, StoredPattern } from '@crescent/core'
 import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
+import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
 
 export interface PatternChoice {
   pattern: StoredPattern
@@ -51,6 +53,11 @@ export interface PatternChoice {
                 >
               </span>
             </button>
+            @if (pattern.version > 1) {
+              <button type="button" class="tap" (click)="earlier(pattern)">
+                {{ pattern.version }} versions
+              </button>
+            }
           </li>
         } @empty {
           <li>No pattern of this foot is kept yet: save one and it will be here.</li>
@@ -67,7 +74,13 @@ export interface PatternChoice {
       padding: 0;
       list-style: none;
     }
-    li button {
+    li {
+      display: flex;
+      gap: 6px;
+      align-items: center;
+    }
+    li button:first-child {
+      flex: 1;
       display: grid;
       grid-template-columns: 56px 1fr;
       gap: 12px;
@@ -82,7 +95,7 @@ export interface PatternChoice {
       border-radius: 6px;
       cursor: pointer;
     }
-    li button:hover {
+    li button:first-child:hover {
       border-color: var(--ember);
     }
     li span {
@@ -96,8 +109,21 @@ export interface PatternChoice {
 export class PatternDialog {
   protected readonly data = inject<{ patterns: StoredPattern[]; side: Side }>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<PatternDialog, PatternChoice>>(MatDialogRef)
+  private readonly dialogs = inject(MatDialog)
   protected readonly text = inject(FigureText)
   protected readonly withFoot = signal(false)
   protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
+  /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */
+  protected earlier(pattern: StoredPattern): void {
+    this.dialogs
+      .open<VersionsDialog, VersionsDialogData, StoredPattern>(VersionsDialog, {
+        data: { pattern, act: 'Take it up' },
+        width: '560px',
+      })
+      .afterClosed()
+      .subscribe((then) => {
+        if (then) this.take({ ...then, version: pattern.version, name: pattern.name })
+      })
+  }
   protected take = (pattern: StoredPattern): void => this.dialog.close({ pattern, withFoot: this.withFoot() })
 }

@@ -7,7 +7,7 @@ describe('one of a few by keyboard', () => {
   it('is one stop for Tab, and the arrows go round and choose', async () => {
     const { fixture, element } = await show(OneOf, { label: 'Letters', choices, chosen: 'b' })
     const chosen: string[] = []
-    fixture.componentInstance.choose.subscribe((key) => chosen.push(key as string))
+    fixture.componentInstance.choose.subscribe((key) => chosen.push(key))
     const radios = [...element.querySelectorAll<HTMLElement>('[role=radio]')]
     expect(radios.map(({ tabIndex }) => tabIndex)).toEqual([-1, 0, -1])
     document.body.append(element)

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { RouterLink } from '@angular/router'
+import { workWords, type Round } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
 import { dueText, longDay, shortDay, today } from '../common/today'
@@ -23,6 +24,11 @@ export class RoundPage {
   protected readonly longDay = longDay
   protected readonly shortDay = shortDay
   protected readonly dueText = dueText
+  /** What was done to its feet so far, behind what else is told of the visit. */
+  protected doneText = (done: Round['seen'][number]['done']): string => {
+    const words = workWords(done)
+    return words && `, ${words}`
+  }
 
   protected readonly groups = computed(() => {
     const round = this.round()

@@ -4,16 +4,23 @@ import { MatDialog } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink } from '@angular/router'
-import { commonName, currentPatterns, type Side, type StoredPattern, type Visit } from '@crescent/core'
+import {
+  commonName,
+  currentPatterns,
+  workOf,
+  workWords,
+  SIDES,
+  type StoredPattern,
+  type Visit,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
+import type { VersionsDialogData } from '../bench/versions-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
-
-const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
 
 /** One horse: what its four feet wear, its visits, its pattern library. */
 @Component({
@@ -39,8 +46,13 @@ export class HorsePageView {
 
   protected readonly feet = computed(() => {
     const page = this.page()
-    const wears = currentPatterns(page?.patterns ?? [])
-    return SIDES.map((side) => ({ side, pattern: wears[side] }))
+    const wears = currentPatterns(page?.patterns ?? [], page?.visits)
+    const bare = currentPatterns(page?.patterns ?? [])
+    return SIDES.map((side) => ({
+      side,
+      pattern: wears[side],
+      none: bare[side] && !wears[side] ? 'Left bare' : 'No pattern yet',
+    }))
   })
   protected readonly library = computed(() =>
     (this.page()?.patterns ?? []).filter((pattern) => pattern.archived === this.showArchived()),
@@ -66,6 +78,12 @@ export class HorsePageView {
     }).join(', ')
   }
 
+  /** What was done to the feet at a visit: shod, the same shoe again, left bare. */
+  protected work(visit: Visit): string {
+    const records = this.page()!.footRecords.filter((record) => record.visitId === visit.id)
+    return workWords(workOf(visit.feet, records))
+  }
+
   protected barOf({ shoe: { section } }: StoredPattern): string {
     const name = commonName(section)
     return name && this.text.style().unit === 'in'
@@ -85,6 +103,24 @@ export class HorsePageView {
 
   protected archiveHorse(archived: boolean): void {
     this.store.dispatch(recordsActions.saveHorse({ horse: { ...this.page()!.horse, archived } }))
+  }
+
+  /** Every state of a pattern; one that is brought back becomes its next version. */
+  protected async versions(pattern: StoredPattern): Promise<void> {
+    const { VersionsDialog } = await import('../bench/versions-dialog')
+    this.dialog
+      .open<unknown, VersionsDialogData, StoredPattern>(VersionsDialog, {
+        data: { pattern, act: 'Bring it back' },
+        width: '560px',
+      })
+      .afterClosed()
+      .subscribe((then) => {
+        if (!then) return
+        const { result: _result, ...kept } = then
+        this.store.dispatch(
+          recordsActions.savePattern({ pattern: { ...kept, version: pattern.version, archived: false } }),
+        )
+      })
   }
 
   protected archivePattern({ result: _result, ...pattern }: StoredPattern, archived: boolean): void {

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import {
   differences,
   planShoe,
-  type Difference,
   type FootInput,
   type Plan,
   type ShoeInput,
@@ -13,10 +12,12 @@ import { FigureText } from '../../drawing/figure-text'
 import { soleView, svgPath } from '../../drawing/svg-path'
 import { tryPlan } from '../../state/bench/planning'
 import { shortDay } from '../../common/today'
+import { DifferenceTable } from './difference-table'
 
 /** The shoe on the Bench laid over another of the library, both on this foot, and what differs. */
 @Component({
   selector: 'cr-against-view',
+  imports: [DifferenceTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (patterns().length === 0) {
@@ -51,28 +52,7 @@ import { shortDay } from '../../common/today'
               <path class="mine" [attr.d]="part" />
             }
           </svg>
-          <table aria-label="What differs">
-            <thead>
-              <tr>
-                <th scope="col">What differs</th>
-                <th scope="col"><span class="key mine"></span>here</th>
-                <th scope="col"><span class="key theirs"></span>there</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (one of list(); track one.what) {
-                <tr>
-                  <th scope="row">{{ one.what }}</th>
-                  <td>{{ tell(one, one.one) }}</td>
-                  <td>{{ tell(one, one.other) }}</td>
-                </tr>
-              } @empty {
-                <tr>
-                  <td colspan="3">Nothing: the two designs come to the same shoe on this foot.</td>
-                </tr>
-              }
-            </tbody>
-          </table>
+          <cr-difference-table [list]="list()" />
         </div>
       } @else {
         <p class="note" role="alert">That shoe cannot be made for this foot: {{ why() }}</p>
@@ -131,37 +111,6 @@ import { shortDay } from '../../common/today'
       stroke: var(--steel-edge);
       stroke-dasharray: 3 2;
     }
-    .key {
-      display: inline-block;
-      width: 18px;
-      margin-right: 6px;
-      vertical-align: middle;
-      border-top: 3px solid var(--ember);
-    }
-    .key.theirs {
-      border-top: 3px dashed var(--steel-edge);
-    }
-    table {
-      align-self: start;
-      width: 100%;
-      font-size: 0.92rem;
-      border-collapse: collapse;
-    }
-    th,
-    td {
-      padding: 5px 8px 5px 0;
-      font-weight: 400;
-      text-align: left;
-      vertical-align: top;
-      border-bottom: 1px solid var(--rule);
-    }
-    td {
-      font-weight: 650;
-      font-variant-numeric: tabular-nums;
-    }
-    thead th {
-      color: var(--ink-soft);
-    }
   `,
 })
 export class AgainstView {
@@ -187,7 +136,7 @@ export class AgainstView {
     return pattern && tryPlan(() => planShoe(this.foot(), pattern.shoe, pattern.workshop))
   })
   protected readonly other = computed(() => this.planning()?.plan)
-  protected readonly why = computed(() => this.planning()?.problems[0]?.message ?? '')
+  protected readonly why = computed(() => (this.planning()?.problems ?? []).map(this.text.problem).join('; '))
   protected readonly list = computed(() => {
     const [theirs, pattern] = [this.other(), this.pattern()]
     if (!theirs || !pattern) return []
@@ -219,10 +168,4 @@ export class AgainstView {
 
   protected day = ({ updatedAt }: StoredPattern): string =>
     updatedAt ? `, ${shortDay(updatedAt.slice(0, 10))}` : ''
-
-  protected tell({ kind }: Difference, value: number | string): string {
-    if (typeof value === 'string') return value
-    if (kind === 'weight') return this.text.weight(value)
-    return this.text.figure(value, kind === 'words' ? 'number' : kind)
-  }
 }

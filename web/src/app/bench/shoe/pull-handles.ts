@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core'
 import type { ShoeHandle, Vec } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
+import { TouchGuard } from '../../drawing/touch-guard'
 
 /** A figure pulled to a value. */
 export interface Pulled {
@@ -114,6 +115,7 @@ export class PullHandles {
   readonly settled = output()
 
   protected readonly text = inject(FigureText)
+  private readonly touch = inject(TouchGuard)
   protected readonly held = signal<
     { path: string; from: Vec; value: number; way: Vec; handle: ShoeHandle } | undefined
   >(undefined)
@@ -136,15 +138,16 @@ export class PullHandles {
   }
 
   protected grab(event: PointerEvent, handle: ShoeHandle): void {
-    event.preventDefault()
-    event.stopPropagation()
-    ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-    this.held.set({
-      path: handle.path,
-      from: this.onSheet()(event),
-      value: handle.value,
-      way: this.wayOf(handle),
-      handle,
+    const knob = event.currentTarget as Element
+    this.touch.take(event, () => {
+      knob.setPointerCapture(event.pointerId)
+      this.held.set({
+        path: handle.path,
+        from: this.onSheet()(event),
+        value: handle.value,
+        way: this.wayOf(handle),
+        handle,
+      })
     })
   }
 

@@ -20,6 +20,8 @@ import {
   type Vec,
 } from '@crescent/core'
 import { OneOf } from '../../common/one-of'
+import { TouchBar } from '../../drawing/touch-bar'
+import { TouchGuard } from '../../drawing/touch-guard'
 import { PullHandles, type Pulled } from './pull-handles'
 
 const path = (points: readonly Vec[], closed = true): string =>
@@ -29,7 +31,8 @@ const path = (points: readonly Vec[], closed = true): string =>
 /** The shoe from its side under the foot: thickness, wedge, rocker, clips, studs, and where the nails come out. */
 @Component({
   selector: 'cr-shoe-side',
-  imports: [OneOf, PullHandles],
+  imports: [OneOf, PullHandles, TouchBar],
+  hostDirectives: [TouchGuard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <cr-one-of label="Branch" [choices]="branches" [chosen]="branch()" (choose)="branch.set($event)" />
@@ -72,6 +75,7 @@ const path = (points: readonly Vec[], closed = true): string =>
       }
     </svg>
     <p class="note">{{ told() }}</p>
+    <cr-touch-bar class="no-print" />
   `,
   styleUrl: './views.scss',
   styles: `

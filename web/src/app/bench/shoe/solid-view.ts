@@ -29,6 +29,8 @@ import {
   Scene,
   WebGLRenderer,
 } from 'three'
+import { TouchBar } from '../../drawing/touch-bar'
+import { TouchGuard } from '../../drawing/touch-guard'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 
 /** How dark each kind of piece is; a clip or a plate stands out from the bar it sits on. */
@@ -48,6 +50,8 @@ const KEY_TURN = 10
 /** The shoe in three dimensions: turned by touch, mouse or keys, on its ground side or its foot side. */
 @Component({
   selector: 'cr-solid-view',
+  imports: [TouchBar],
+  hostDirectives: [TouchGuard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="turn" role="group" aria-label="Turn the shoe">
@@ -69,6 +73,7 @@ const KEY_TURN = 10
     <p class="note">
       Drag or use the arrow keys to turn it, two fingers, the wheel or + and − to come nearer.
     </p>
+    <cr-touch-bar class="no-print" />
   `,
   styleUrl: './views.scss',
   styles: `
@@ -82,7 +87,6 @@ const KEY_TURN = 10
       flex: 1;
       min-height: 0;
       width: 100%;
-      touch-action: none;
       cursor: grab;
     }
     canvas:focus-visible {
@@ -100,6 +104,7 @@ export class SolidView {
   /** Triangles that stand in the picture: for those who wait for it. */
   protected readonly drawn = signal(0)
   private readonly ready = signal(false)
+  private readonly touch = inject(TouchGuard)
   private readonly solids = computed(() => solidOf(this.plan()))
 
   private renderer?: WebGLRenderer
@@ -147,6 +152,10 @@ export class SolidView {
     })
     effect(() => {
       if (this.ready()) this.build(this.solids())
+    })
+    effect(() => {
+      // Asleep, a finger up or down scrolls the page; sideways it turns the shoe all the same.
+      if (this.ready()) this.canvas().nativeElement.style.touchAction = this.touch.awake() ? 'none' : 'pan-y'
     })
     destroy.onDestroy(() => {
       this.clear()
