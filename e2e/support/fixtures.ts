@@ -35,7 +35,8 @@ export async function openBench(page: Page, horse: string, step = 'Map'): Promis
   // A row that moves while the list is still being narrowed would be missed by the click.
   const rows = page.getByRole('list', { name: 'Horses' }).getByRole('link')
   await expect(rows).toHaveCount(1)
-  await rows.first().click()
+  // Nor is one row yet the right one: the list may still stand as it was searched before.
+  await rows.filter({ hasText: horse }).click()
   await expect(page.getByRole('heading', { level: 1, name: horse })).toBeVisible()
   await page.getByRole('button', { name: 'Start visit' }).click()
   await expect(page).toHaveURL(/\/bench\/[0-9a-f-]+\/LF$/)

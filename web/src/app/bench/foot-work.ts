@@ -28,9 +28,11 @@ const WHY = 'two nails in'
       type="button"
       class="tap"
       [attr.aria-pressed]="paused() !== undefined"
+      [attr.aria-label]="(paused() === undefined ? 'Pause ' : 'Go on with ') + side()"
+      [title]="paused() === undefined ? 'Pause this foot' : 'Go on with this foot'"
       (click)="halted.emit(paused() === undefined ? why : undefined)"
     >
-      <mat-icon svgIcon="pause" aria-hidden="true" />{{ paused() === undefined ? 'Pause' : 'Go on' }}
+      <mat-icon svgIcon="pause" aria-hidden="true" />
     </button>
     @if (told()) {
       <p role="status">{{ told() }}</p>
@@ -38,22 +40,27 @@ const WHY = 'two nails in'
   `,
   styles: `
     :host {
+      --tap-padding: 0 8px;
       display: flex;
       flex-wrap: wrap;
       gap: 6px;
       align-items: center;
-      padding: 6px 14px;
-      font-size: 0.9rem;
+      padding: 4px 14px;
+      font-size: 0.88rem;
       border-bottom: 1px solid var(--rule);
     }
+    cr-one-of {
+      flex: 1;
+    }
     .tap {
-      display: inline-flex;
-      gap: 4px;
-      align-items: center;
+      display: grid;
+      place-items: center;
+      width: 44px;
+      padding: 0;
     }
     mat-icon {
-      width: 18px;
-      height: 18px;
+      width: 22px;
+      height: 22px;
     }
     p {
       flex: 1 1 100%;
@@ -74,7 +81,7 @@ export class FootWorkBar {
   protected readonly why = WHY
   protected readonly told = computed(() => {
     const paused = this.paused()
-    if (paused !== undefined) return `Paused: ${paused}. Another foot meanwhile; this one waits.`
+    if (paused !== undefined) return `Paused: ${paused}.`
     if (this.work() === 'reset')
       return this.wears()
         ? `“${this.wears()}” goes back on: nothing to cut.`
