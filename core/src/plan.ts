@@ -148,11 +148,11 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   if (misplaced.length > 0) throw new ProblemError(misplaced)
   const holes = placeHoles(foot, outline, rims, nailPlan)
   const clear = clearStretches(footInput.keepClear ?? [], outline)
-  const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear)
   const padding = chosen.reduce(
     (sum, { modification, values }) => sum + (modification.padding?.(values) ?? 0),
     0,
   )
+  const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear, padding)
   const nailing = chooseNail(nails, nailPlan, section.thickness, padding, workshop.nailSizes)
   const work = chosen.flatMap(({ modification, values }) => modification.marks?.(context, values) ?? [])
   const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work)

@@ -24,6 +24,8 @@ export interface NailHole {
   insideWall: number
   /** Where it lies on the foot's outline, station in mm. */
   footStation: number
+  /** How far it lies behind the buttress, where the wall has ended, mm; 0 where there is wall beside it. */
+  behindWall: number
   /** Along the wall from the middle of the toe, mm: as marks on the wall are counted. */
   alongWall: number
   /** Of the wall there, mm. */
@@ -112,6 +114,13 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
         inset,
         insideWall: inset - stands,
         footStation,
+        // Back from the buttress is against the walk on the lateral side, with it on the medial one.
+        behindWall: Math.max(
+          0,
+          (branch === 'lateral' ? -1 : 1) *
+            ((rim.point[0] - wall.point[0]) * wall.tangent[0] +
+              (rim.point[1] - wall.point[1]) * wall.tangent[1]),
+        ),
         alongWall: Math.abs(footStation - outline.toe),
         wallThickness,
         driven: driven.includes(i + 1),

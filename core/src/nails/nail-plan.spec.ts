@@ -5,6 +5,7 @@ import { planShoe } from '../plan'
 import { FIVE_BY_FIVE } from '../samples'
 import { codes, made, problemsOf } from '../shoe/modifications/made'
 import { shoeWith } from '../shoe/modifications/made'
+import { cutAt } from '../shoe/build'
 import { nailFlight } from './flight'
 import { oldHoles } from './keep-clear'
 import { bySchool, resolveNails, withDriven, withEnd, withHole, withHoles } from './nail-plan'
@@ -270,4 +271,33 @@ it('holes stay on the shoe’s rim whatever the outline was made into', () => {
     expect(plan.nails.length).toBeGreaterThan(5)
     for (const nail of plan.nails) expect(nail.insideWall).toBeGreaterThan(3)
   }
+})
+
+describe('cutAt', () => {
+  it('is the section of its own branch, whatever the other one is made into', () => {
+    const plan = made([{ kind: 'wide-outer-branch', outerWeb: 30, innerWeb: 12 }])
+    for (const { branch, fromToe } of plan.nails.filter(({ number }) => number === 4)) {
+      const { form } = cutAt(plan.cuts, branch, fromToe)
+      if (branch === 'lateral') expect(form.width).toBeGreaterThan(25)
+      else expect(form.width).toBeLessThan(16)
+    }
+    expect(cutAt(plan.cuts, 'lateral', 0).place.s).toBe(cutAt(plan.cuts, 'medial', 0).place.s)
+  })
+})
+
+describe('a hole where the wall has ended', () => {
+  it('is never sound: a long trailer nailed by the laminitic school reaches behind the buttress', () => {
+    const plan = made([{ kind: 'trailer', length: 60 }], { nails: { school: 'laminitic' }, fit: 'general' })
+    const buttressY = plan.landmarks.lateralButtress[1]
+    const behind = plan.nails.filter(({ y }) => y < buttressY - 3)
+    expect(behind.length).toBeGreaterThan(0)
+    for (const nail of behind) {
+      expect(nail.verdict).toBe('misses')
+      expect(nail.why).toContain('behind the buttress')
+    }
+  })
+
+  it('is nowhere on a plain shoe', () => {
+    for (const { behindWall } of made([]).nails) expect(behindWall).toBe(0)
+  })
 })

@@ -17,6 +17,8 @@ export type Verdict = 'sound' | 'low' | 'close' | 'misses' | 'in-the-way' | 'wou
 export interface Nail extends NailHole {
   /** Degrees from the ground: as the wall leans there, or as it was said. */
   lean: number
+  /** How much deeper it enters the horn than it leaves the shoe: it leans on through a pad between them, mm. */
+  throughPad: number
   /** Of the wall there, degrees from the ground. */
   wallAngle: number
   /** Above the ground face of the wall, mm. */
@@ -31,10 +33,22 @@ export interface Nail extends NailHole {
   seen?: number
 }
 
+/** A hole this far behind the buttress has no wall over it any more, mm: less than half a nail's shank. */
+const BEHIND_WALL = 1
+
+const NO_WALL = {
+  verdict: 'misses',
+  why: 'Lies behind the buttress: there is no wall, it would hold nothing.',
+} as const
+
 /** A hole nearer to the outside than this share of the wall holds too little of it (common practice, no source). */
 const LOW_SHARE = 0.6
 
-/** How each nail goes: lean as the wall leans there unless said, exit, greatest depth, verdict. */
+/**
+ * How each nail goes: lean as the wall leans there unless said, exit, greatest depth, verdict.
+ *
+ * @param padding between the shoe's foot surface and the horn, mm: the nail leans straight on through it
+ */
 export function judgeNails(
   foot: Foot,
   outline: FootOutline,
@@ -42,21 +56,26 @@ export function judgeNails(
   plan: NailPlan,
   workshop: Workshop,
   clear: readonly ClearStretch[] = [],
+  padding = 0,
 ): Nail[] {
   return holes.map((hole) => {
     const said = plan[hole.branch].each.find(({ number }) => number === hole.number)
     const wallAngle = wallAngleAt(foot, outline, hole.footStation)
     const lean = said?.lean ?? wallAngle
+    const throughPad = padding * cotangent(lean)
+    const insideWall = hole.insideWall + throughPad
     // A hole outside the wall never enters it: there is no flight to speak of.
     const flight =
-      hole.insideWall > 0
-        ? nailFlight(hole.insideWall, lean, wallAngle, workshop.turningRadius)
-        : { exitHeight: 0, deepest: hole.insideWall }
+      insideWall > 0
+        ? nailFlight(insideWall, lean, wallAngle, workshop.turningRadius)
+        : { exitHeight: 0, deepest: insideWall }
     const walls = { wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }
-    const judged = judge(walls, flight.deepest)
+    const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest)
     const mark = inTheWay(hole, clear)
     return {
       ...hole,
+      insideWall,
+      throughPad,
       lean,
       wallAngle,
       ...flight,

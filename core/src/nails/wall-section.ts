@@ -30,7 +30,7 @@ export function wallSection(
   foot: Pick<Foot, 'whiteLineWidth'>,
   turningRadius: number,
 ): WallSection {
-  const { insideWall, lean, wallAngle, exitHeight, wallThickness } = nail
+  const { insideWall, throughPad, lean, wallAngle, exitHeight, wallThickness } = nail
   const height = Math.max(exitHeight * 1.35, 34)
   const along = (inside: number): readonly [Vec, Vec] => [
     [inside, 0],
@@ -45,7 +45,7 @@ export function wallSection(
     lineInner: along(wallThickness + foot.whiteLineWidth),
     way,
     deepest: way.reduce((most, point) => (inside(point) > inside(most) ? point : most), way[0]!),
-    rimStands: nail.inset - insideWall,
+    rimStands: nail.inset - (insideWall - throughPad),
     height,
   }
 }

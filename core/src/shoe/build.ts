@@ -1,3 +1,4 @@
+import type { Half } from '../foot/half'
 import type { Section } from '../records/shoe'
 import type { FootOutline } from '../foot/outline'
 import type { Lay, LayPlace } from './lay'
@@ -81,4 +82,12 @@ export function buildBar(
     profile: profileOf(places, asForged, finished, gathered),
     cuts: places.map((place, i) => ({ place, form: finished[i]! })),
   }
+}
+
+/** The cut at a place of one branch, mm along the outer rim from the middle of the toe. */
+export function cutAt(cuts: readonly SectionCut[], branch: Half, fromToe: number): SectionCut {
+  const off = ({ place }: SectionCut) =>
+    // The middle of the toe belongs to both branches.
+    place.branch === branch || place.fromToe === 0 ? Math.abs(place.fromToe - fromToe) : Infinity
+  return cuts.reduce((near, one) => (off(one) < off(near) ? one : near))
 }

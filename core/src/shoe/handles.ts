@@ -4,6 +4,7 @@ import type { Plan } from '../plan'
 import type { FitNumbers, ShoeInput } from '../records/shoe'
 import { distance, subtract, unit, type Vec } from '../geometry/vector'
 import type { FigureKind } from '../units/figure'
+import { cutAt } from './build'
 import { FIT_FIGURES } from './fit'
 import { modification } from './modifications'
 import { BAR_RANGES } from './section'
@@ -88,9 +89,7 @@ export function nailHandles({ nails, cuts }: Plan): ShoeHandle[] {
     const beside = (other: number) => nails.find((nail) => nail.branch === branch && nail.number === other)
     const own = cuts.filter(({ place }) => place.branch === branch)
     const long = Math.max(...own.map(({ place }) => place.fromToe))
-    const { tangent } = own.reduce((near, one) =>
-      Math.abs(one.place.fromToe - fromToe) < Math.abs(near.place.fromToe - fromToe) ? one : near,
-    ).place
+    const { tangent } = cutAt(cuts, branch, fromToe).place
     const [before, behind] = [beside(number - 1)?.fromToe, beside(number + 1)?.fromToe]
     return {
       path: `nails.${branch}.${number}.fromToe`,

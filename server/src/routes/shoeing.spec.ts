@@ -23,7 +23,7 @@ function shoeing(horseId: string, visitId: string) {
   const record = { id: randomUUID(), version: 0, visitId, side: 'LF', foot: FOOT, patternId: pattern.id }
   return { pattern, record }
 }
-const put = (sent: ReturnType<typeof shoeing>) =>
+const put = (sent: { pattern: object; record: { visitId: string; side: string } }) =>
   api().put(`/api/visits/${sent.record.visitId}/feet/${sent.record.side}`).send(sent)
 
 describe('a foot with its pattern', () => {
@@ -62,7 +62,7 @@ describe('a foot with its pattern', () => {
     const { horse, visit } = addHorse(bed.practice)
     const sent = shoeing(horse.id, visit.id)
     const other = { ...sent, pattern: { ...sent.pattern, side: 'RF', foot: { ...FOOT, side: 'RF' } } }
-    const answer = await put(other as typeof sent).expect(400)
+    const answer = await put(other).expect(400)
     expect(answer.body.errors[0]).toMatchObject({ path: 'pattern.side' })
   })
 })

@@ -66,9 +66,34 @@ describe('pad and packing', () => {
 
   it('makes the nails longer by its thickness and must be packed', () => {
     const plan = made([{ kind: 'pad', thickness: 6 }])
-    expect(plan.nailing.need!.length - plain.nailing.need!.length).toBeCloseTo(6, 9)
+    // Through the pad, and out higher: it enters the horn deeper for leaning on through it.
+    const way = ({ nails }: typeof plan) =>
+      Math.max(
+        ...nails
+          .filter(({ driven }) => driven)
+          .map(({ exitHeight, lean }) => exitHeight / Math.sin((lean * Math.PI) / 180)),
+      )
+    expect(way(plan)).toBeGreaterThan(way(plain))
+    expect(plan.nailing.need!.length - plain.nailing.need!.length).toBeCloseTo(6 + way(plan) - way(plain), 9)
     expect(codes(plan)).toContain('pad-packed')
     expect(codes(made([{ kind: 'pad', shape: 'rim' }]))).not.toContain('pad-packed')
+  })
+
+  it('lets a leaning nail enter the horn deeper by what it leans on through it: under 8 mm the first two prick', () => {
+    const asked = { fit: 'general' as const, foot: { heelWidth: 88.9 } }
+    const bare = made([], asked)
+    const padded = made([{ kind: 'pad', thickness: 8 }], asked)
+    padded.nails.forEach((nail, i) => {
+      const shift = 8 / Math.tan((nail.lean * Math.PI) / 180)
+      expect(nail.insideWall - bare.nails[i]!.insideWall).toBeCloseTo(shift, 9)
+      expect(nail.deepest).toBeCloseTo(bare.nails[i]!.deepest + shift, 9)
+      // The hole stays where it is in the shoe.
+      expect(nail.inset).toBeCloseTo(bare.nails[i]!.inset, 9)
+    })
+    expect(bare.nails.every(({ verdict }) => verdict === 'sound')).toBe(true)
+    const pricking = padded.nails.filter(({ verdict }) => verdict === 'would-prick')
+    expect(pricking.map(({ number }) => number)).toEqual(expect.arrayContaining([1, 2]))
+    expect(codes(padded)).toContain('nail-pricks')
   })
 
   it('a rim pad is the shoe’s own outline; a full one covers the foot', () => {

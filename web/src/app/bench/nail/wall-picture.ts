@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { wallSection, type Nail, type Plan, type Vec } from '@crescent/core'
+import { cutAt, wallSection, type Nail, type Plan, type Vec } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 import { VERDICT_WORDS } from './words'
 
@@ -109,9 +109,7 @@ export class WallPicture {
     const { foot, cuts } = this.plan()
     const section = wallSection(nail, foot, this.turningRadius())
     const { face, lineOuter, lineInner, way, rimStands, height } = section
-    const form = cuts.reduce((near, one) =>
-      Math.abs(one.place.fromToe - nail.fromToe) < Math.abs(near.place.fromToe - nail.fromToe) ? one : near,
-    ).form
+    const { form } = cutAt(cuts, nail.branch, nail.fromToe)
     const right = Math.max(lineInner[1][0] + 16, form.width - rimStands + 4)
     const left = Math.min(-rimStands, 0) - 16
     const band = (a: readonly [Vec, Vec], b: readonly [Vec, Vec]) => `${line([a[0], a[1], b[1], b[0]])}Z`
