@@ -9,7 +9,7 @@ import { FigureText } from '../drawing/figure-text'
   imports: [MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div role="alert">
+    <div role="status">
       <p><mat-icon svgIcon="stop" aria-hidden="true" /><b>This cannot be made as it stands.</b></p>
       <ul>
         @for (one of written(); track $index) {

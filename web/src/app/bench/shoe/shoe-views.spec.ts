@@ -9,6 +9,7 @@ import { AgainstView } from './against-view'
 import { CutView } from './cut-view'
 import { GalleryDialog } from './gallery-dialog'
 import { Looking } from '../look/looking'
+import { TouchGuard } from '../../drawing/touch-guard'
 import { PullHandles } from './pull-handles'
 import { Shaping } from './shaping'
 import { ShoeFace } from './shoe-face'
@@ -26,6 +27,8 @@ beforeEach(() => {
       { provide: Looking, useValue: {} },
       { provide: MAT_DIALOG_DATA, useValue: { foot: FOOT, shoe: PLAIN_SHOE, side: 'LF' } },
       { provide: MatDialogRef, useValue: { close } },
+      // The drawing that carries handles brings it.
+      { provide: TouchGuard, useValue: {} },
     ],
   })
   const store = TestBed.inject(Store)
