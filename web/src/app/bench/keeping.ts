@@ -149,8 +149,13 @@ export class Keeping {
 
   /** Day, next visit and note of the visit; one that was begun by mistake is taken back. */
   visit(): void {
-    const { visit, footRecords, look } = this.page()!
-    const begun = footRecords.length > 0 || this.dirtySides().length > 0 || somethingSeen(look)
+    const { visit, footRecords } = this.page()!
+    // The look as it is now, not as it was read with the visit: what was just tapped counts.
+    const begun =
+      footRecords.length > 0 ||
+      Object.keys(visit.feet).length > 0 ||
+      this.dirtySides().length > 0 ||
+      somethingSeen(this.looking.look())
     this.dialog
       .open<VisitDialog, VisitDialogData, VisitAnswer>(VisitDialog, {
         data: { visit, byCycle: this.byCycle(), begun },
