@@ -1,6 +1,8 @@
-import { EndType, inflatePaths, JoinType } from 'clipper2-ts'
+import { areaD, EndType, FillRule, inflatePaths, inflatePathsD, intersectD, JoinType, type PathsD } from 'clipper2-ts'
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arc } from './arc'
+import { cubic } from './cubic'
 import { ellipsePerimeter } from './ellipse-perimeter'
 import { line } from './line'
 import { parallel } from './parallel'
@@ -77,6 +79,66 @@ describe('parallel', () => {
     expect(trackLength(inside)).toBeCloseTo(200 + 2 * Math.PI, 2)
     expect(trackLength(parallel(u, -12))).toBe(0)
   })
+
+  /** RIMS=20000 looks as long as one likes. */
+  const RIMS = Number(process.env['RIMS'] ?? 400)
+
+  /** A random rim, walked as a foot is: half axes, how full it is, how far it closes toward the heels. */
+  const anyRim = fc
+    .record({
+      a: fc.double({ min: 30, max: 90, noNaN: true }),
+      b: fc.double({ min: 25, max: 90, noNaN: true }),
+      lean: fc.double({ min: -15, max: 15, noNaN: true }),
+      back: fc.double({ min: 20, max: 90, noNaN: true }),
+      heels: fc.double({ min: 0.4, max: 1.1, noNaN: true }),
+      full: fc.double({ min: 0.35, max: 0.75, noNaN: true }),
+    })
+    .map(({ a, b, lean, back, heels, full }) =>
+      trackCurve(
+        path([
+          cubic([a * heels, -back], [a * heels, -back * 0.6], [a, -back * 0.4], [a, 0]),
+          cubic([a, 0], [a, b * full], [a * full, b + lean], [0, b]),
+          cubic([0, b], [-a * full, b - lean], [-a, b * full], [-a, 0]),
+          cubic([-a, 0], [-a, -back * 0.4], [-a * heels, -back * 0.6], [-a * heels, -back]),
+        ]),
+        30,
+      ),
+    )
+
+  /** A height at which no rim has a corner: the library stumbles over them. */
+  const LINE = 0.7654
+  /** Area of what lies ahead of that line, by the library, mm2. */
+  const aheadArea = (paths: PathsD): number => {
+    if (paths.every((one) => one.length < 3)) return 0
+    const half: PathsD = [[-500, 500].flatMap((x) => (x < 0 ? [LINE, 500] : [500, LINE]).map((y) => ({ x, y, z: 0 })))]
+    return intersectD(paths, half, FillRule.NonZero, 5).reduce((sum, one) => sum + Math.abs(areaD(one)), 0)
+  }
+  const pathD = (points: readonly Vec[]) => points.map(([x, y]) => ({ x, y, z: 0 }))
+
+  it('bounds what a polygon library leaves, over random rims, however it folds', () =>
+    fc.assert(
+      fc.property(anyRim, fc.double({ min: 3, max: 45, noNaN: true }), (source, inset) => {
+        // The heels are carried far back, so that the library's own closing line stays out of it.
+        const whole = sliceTrack(source, -400, trackLength(source) + 400)
+        const ours = aheadArea([pathD(parallel(whole, -inset).points)])
+        const drawnIn = inflatePathsD([pathD(whole.points)], -inset, JoinType.Round, EndType.Polygon, 2, 5)
+        const expected = aheadArea(drawnIn)
+        // Where the rim pinches off a sliver its chords count; a branch that is lost counts hundreds.
+        expect(Math.abs(ours - expected)).toBeLessThan(Math.max(20, expected * 4e-3))
+      }),
+      { numRuns: RIMS },
+    ))
+
+  it('never jumps: a little more reach takes a little more away', () =>
+    fc.assert(
+      fc.property(anyRim, fc.double({ min: 3, max: 45, noNaN: true }), (source, inset) => {
+        const area = (by: number) => region(parallel(source, -by).points).area
+        const more = area(inset) - area(inset + 0.001)
+        // A band as wide as the step all along the line, and a little for where it ends.
+        expect(Math.abs(more)).toBeLessThan(0.001 * (trackLength(source) + 60) + 0.05)
+      }),
+      { numRuns: 400 },
+    ))
 
   it('follows a reach that varies', () => {
     const straight = trackCurve(line([0, 0], [0, 100]), 50)

@@ -1,26 +1,33 @@
 import { selfCrossings, type Crossing } from './crossings'
-import { placeAt, track, trackLength, type Track } from './track'
-import { cross, distance, dot, scale, turnRight, unit, add, type Vec } from './vector'
+import { track, type Track } from './track'
+import { add, cross, distance, dot, mix, scale, subtract, turnRight, unit, type Vec } from './vector'
 
 /** How far to the right of the direction of travel the parallel lies, at each station in mm. */
 export type Reach = (station: number) => number
+
+/** A parallel that knows which place of its source each of its points lies beside: an index, with a share between two. */
+export interface Parallel extends Track {
+  readonly beside: readonly number[]
+}
 
 /**
  * The curve that runs beside a track at a distance that may vary along it. Positive is to the right of travel:
  * outward for a foot, which runs counter-clockwise from its lateral to its medial heel.
  *
  * Where the parallel would fold over itself (the reach is longer than the inner radius, or two branches meet) the
- * folds are cut off at the crossing, as a cutter of that radius would leave them.
+ * folds are cut off at the crossing, as a cutter of that radius would leave them. Between two crossings a piece is
+ * kept or dropped as a whole.
  *
  * @param reach mm, constant or by station
  * @returns an empty track when nothing of the parallel is left
  */
-export function parallel(source: Track, reach: number | Reach): Track {
+export function parallel(source: Track, reach: number | Reach): Parallel {
   const raw = rawParallel(source, reach)
   const crossings = selfCrossings(raw.points)
   const folded = raw.tangents.some((t, i) => dot(t, source.tangents[i]!) < 0)
-  if (crossings.length === 0 && !folded) return raw
-  return withoutFolds(raw, crossings, source, reach)
+  const beside = raw.points.map((_, i) => i)
+  if (crossings.length === 0 && !folded) return { ...raw, beside }
+  return withoutFolds(raw, crossings, source)
 }
 
 /** Point for point, folds and all. The direction follows from the source's curvature and the change of reach. */
@@ -46,10 +53,11 @@ export function rawParallel(source: Track, reach: number | Reach): Track {
 }
 
 /**
- * Cuts the raw parallel at its crossings and keeps the pieces that lie as far from the source as they should:
- * a piece nearer than its reach lies on a fold.
+ * Cuts the raw parallel at its crossings and keeps the pieces that bound what the source bounds: inside on the same
+ * side, outside on the other, as counted by how often the whole raw line winds round either side of the piece. A fold
+ * winds the wrong way round. A line moved past its own middle winds the right way again, but runs against its source.
  */
-function withoutFolds(raw: Track, crossings: Crossing[], source: Track, reach: number | Reach): Track {
+function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Parallel {
   const cuts = crossings
     .flatMap(({ i, j, u, v, point }) => [
       { at: i + u, point },
@@ -58,49 +66,76 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track, reach: n
     .sort((a, b) => a.at - b.at)
   const ends = [{ at: 0, point: raw.points[0]! }, ...cuts]
   ends.push({ at: raw.points.length - 1, point: raw.points[raw.points.length - 1]! })
+  // Left of the line lies what a source bounds that runs counter-clockwise; right of it, where it runs clockwise.
+  const inside = turningOf(source.points) > 0 ? { left: 1, right: 0 } : { left: 0, right: -1 }
 
   const points: Vec[] = []
   const tangents: Vec[] = []
+  const beside: number[] = []
   for (let k = 0; k + 1 < ends.length; k++) {
     const from = ends[k]!
     const to = ends[k + 1]!
     if (to.at - from.at < 1e-9) continue
     const indices: number[] = []
     for (let i = Math.floor(from.at) + 1; i < to.at; i++) indices.push(i)
-    const middle = pointAtIndex(raw, (from.at + to.at) / 2)
-    if (!isClear(middle, source, reach)) continue
-    points.push(from.point, ...indices.map((i) => raw.points[i]!), to.point)
+    const piece = [from.point, ...indices.map((i) => raw.points[i]!), to.point]
+    const places = [from.at, ...indices, to.at]
+    if (!runsWith(piece, places, source)) continue
+    const longest = longestSegment(piece)
+    const segment = Math.min(raw.points.length - 2, Math.floor((places[longest]! + places[longest + 1]!) / 2))
+    const right = windingRightOf(raw.points, segment, mix(piece[longest]!, piece[longest + 1]!, 0.5))
+    if (right !== inside.right || right + 1 !== inside.left) continue
+    points.push(...piece)
     tangents.push(
       tangentAtIndex(raw, from.at),
       ...indices.map((i) => raw.tangents[i]!),
       tangentAtIndex(raw, to.at),
     )
+    beside.push(...places)
   }
-  return track(points, tangents)
+  return { ...track(points, tangents), beside }
 }
 
-function isClear(point: Vec, source: Track, reach: number | Reach): boolean {
-  const reachAt = typeof reach === 'number' ? () => reach : reach
-  const tolerance = 1e-3
-  const end = trackLength(source)
-  for (let i = 0; i < source.points.length; i++) {
-    const needed = Math.abs(reachAt(source.stations[i]!))
-    if (distance(point, source.points[i]!) < needed - tolerance) return false
+/** Whether a piece of the parallel runs the way its source does, on the whole. */
+function runsWith(piece: readonly Vec[], places: readonly number[], source: Track): boolean {
+  let along = 0
+  for (let i = 0; i + 1 < piece.length; i++) {
+    const way = tangentAtIndex(source, (places[i]! + places[i + 1]!) / 2)
+    along += dot(subtract(piece[i + 1]!, piece[i]!), way)
   }
-  // The samples lie a step apart; look between them too where the gap is close.
-  for (let s = 0; s < end; s += end / (4 * source.points.length)) {
-    if (distance(point, placeAt(source, s).point) < Math.abs(reachAt(s)) - tolerance) return false
-  }
-  return true
+  return along > 0
 }
 
-const pointAtIndex = (t: Track, index: number): Vec => {
-  const i = Math.min(t.points.length - 2, Math.floor(index))
-  const u = index - i
-  const a = t.points[i]!
-  const b = t.points[i + 1]!
-  return [a[0] + (b[0] - a[0]) * u, a[1] + (b[1] - a[1]) * u]
+const longestSegment = (piece: readonly Vec[]): number => {
+  let longest = 0
+  for (let i = 1; i + 1 < piece.length; i++)
+    if (distance(piece[i]!, piece[i + 1]!) > distance(piece[longest]!, piece[longest + 1]!)) longest = i
+  return longest
 }
+
+/** How often a line, closed from its end to its start, winds round the place just right of one of its own segments. */
+function windingRightOf(points: readonly Vec[], segment: number, middle: Vec): number {
+  const way = subtract(points[segment + 1]!, points[segment]!)
+  // A ray from the segment to its right, in a frame whose second axis runs along the segment.
+  const across = (p: Vec) => cross(subtract(p, middle), way)
+  const along = (p: Vec) => dot(subtract(p, middle), way)
+  let winding = 0
+  for (let i = 0; i < points.length; i++) {
+    if (i === segment) continue
+    const a = points[i]!
+    const b = points[(i + 1) % points.length]!
+    const [fromAlong, toAlong] = [along(a), along(b)]
+    if (fromAlong < 0 === toAlong < 0) continue
+    const share = fromAlong / (fromAlong - toAlong)
+    const hit = across(a) + (across(b) - across(a)) * share
+    if (hit > 0) winding += toAlong > fromAlong ? 1 : -1
+  }
+  return winding
+}
+
+/** More than 0 where a line, closed from its end to its start, runs counter-clockwise. */
+const turningOf = (points: readonly Vec[]): number =>
+  points.reduce((sum, point, i) => sum + cross(point, points[(i + 1) % points.length]!), 0)
 
 const tangentAtIndex = (t: Track, index: number): Vec => {
   const i = Math.min(t.points.length - 2, Math.floor(index))

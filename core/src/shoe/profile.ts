@@ -1,5 +1,5 @@
 import { figureAlong } from '../geometry/figure-along'
-import { nearestStation, placeAt, type Track } from '../geometry/track'
+import { placeAt, type Track } from '../geometry/track'
 import { cross, type Vec } from '../geometry/vector'
 import type { LayPlace } from './lay'
 import { toeStation, type Rims } from './rims'
@@ -43,10 +43,9 @@ export interface Gathered {
 export function barPlaces(rims: Rims): BarPlace[] {
   const { outer, centroid, places } = rims
   const toe = toeStation(rims)
-  const beside = centroid.points.length === outer.points.length
   const found: BarPlace[] = []
   places.forEach((place, i) => {
-    const along = beside ? centroid.stations[i]! : nearestStation(centroid, outer.points[i]!)
+    const along = figureAlong(centroid.beside, centroid.stations, i)
     const s = Math.abs(along - toe) < 1e-4 ? 0 : along - toe
     // Where the centroid's path was cut at a fold, several places of the rim lie beside one of its own.
     if (found.length === 0 || s > found[found.length - 1]!.s + 1e-9)

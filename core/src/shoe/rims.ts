@@ -1,6 +1,6 @@
 import type { FootOutline } from '../foot/outline'
 import { figureAlong } from '../geometry/figure-along'
-import { parallel, rawParallel } from '../geometry/parallel'
+import { parallel, rawParallel, type Parallel } from '../geometry/parallel'
 import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
 import { add, distance, mix, scale, type Vec } from '../geometry/vector'
 import type { Lay, LayPlace, OuterRim } from './lay'
@@ -11,7 +11,7 @@ export interface Rims extends Omit<OuterRim, 'track'> {
   inner: Track
   centreline: Track
   /** Path of the section's centroid, along which the bar's volume runs. */
-  centroid: Track
+  centroid: Parallel
   /** What is laid, at each point of the outer rim, and how wide the web is there, mm. */
   places: readonly LayPlace[]
   web: readonly number[]
@@ -65,7 +65,7 @@ function placeOf(outer: Track, toe: number, i: number, point: Vec): LayPlace {
 }
 
 /** The line inside the outer rim at a share of the web. */
-function parallelBy(outer: Track, web: readonly number[], share: number): Track {
+function parallelBy(outer: Track, web: readonly number[], share: number): Parallel {
   if (web.every((width) => width === web[0])) return parallel(outer, -web[0]! * share)
   return parallel(outer, (station) => -figureAlong(outer.stations, web, station) * share)
 }

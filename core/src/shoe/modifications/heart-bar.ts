@@ -9,27 +9,55 @@ import type { Modification, ShoeContext, Values } from './modification'
 /** Steps the frog's edge is walked with before it is drawn in. */
 const FROG_STEPS = 2
 
-/** The frog plate: the mapped frog drawn in square to its edge, its point short of the true apex, its back at the bar. */
+/** A plate smaller than this carries nothing, mm2. */
+const LEAST_PLATE = 150
+
+/** Rows the plate is drawn in from its point to the bar. */
+const ROWS = 36
+
+/**
+ * The frog plate: the mapped frog drawn in square to its edge and set back until its point is short of the true apex.
+ * Where the frog narrows toward its rear the plate narrows with it; behind the frog a neck goes on to the bar.
+ */
 const plate = once((context: ShoeContext, values: Values): Vec[] => {
   const { landmarks } = context
   const bar = barBetweenHeels(context, '', values['width']!, values['thickness']!)
   if (!bar) return []
   const front = bar.edge[1]![1]
-  const tip = landmarks.frogApex[1] - values['apexGap']!
   // The frog runs from its lateral rear round the apex: the way a foot does, so inward is to the left.
   const drawnIn = parallel(polyline(landmarks.frog), -values['inset']!).points
+  if (drawnIn.length < 3) return []
   const foremost = Math.max(...drawnIn.map(([, y]) => y))
-  const edge: Vec[] = []
-  for (const [x, y] of drawnIn) {
-    // Moved back as a whole so that its point keeps its distance from the apex.
-    const back = y - (foremost - tip)
-    if (back >= front) edge.push([x, back])
+  const tip = Math.min(foremost, landmarks.frogApex[1] - values['apexGap']!)
+  if (tip <= front) return []
+  const lateral: Vec[] = []
+  const medial: Vec[] = []
+  for (let row = 0; row <= ROWS; row++) {
+    const y = tip + ((front - tip) * row) / ROWS
+    const here = across(drawnIn, y)
+    const ahead = across(drawnIn, y + foremost - tip)
+    if (!here || !ahead) continue
+    const [left, right] = [Math.max(here[0], ahead[0]), Math.min(here[1], ahead[1])]
+    lateral.push([right, y])
+    // The plate may begin in a point.
+    if (right > left) medial.push([left, y])
   }
-  if (edge.length < 3) return []
-  const first = edge[0]!
-  const last = edge[edge.length - 1]!
-  return [[first[0], front], ...edge, [last[0], front]]
+  const last = { lateral: lateral.at(-1), medial: medial.at(-1) }
+  if (!last.lateral || !last.medial) return []
+  const neck = (at: Vec): Vec[] => (at[1] > front ? [[at[0], front]] : [])
+  return [...neck(last.lateral), ...lateral.reverse(), ...medial, ...neck(last.medial)]
 })
+
+/** How far a closed line reaches to either side at a height, least x first; undefined where it does not reach it. */
+function across(edge: readonly Vec[], y: number): readonly [number, number] | undefined {
+  const found: number[] = []
+  edge.forEach((a, i) => {
+    const b = edge[(i + 1) % edge.length]!
+    if (a[1] === y) found.push(a[0])
+    else if (a[1] < y !== b[1] < y) found.push(a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]))
+  })
+  return found.length === 0 ? undefined : [Math.min(...found), Math.max(...found)]
+}
 
 /** A track through points as they are, every stretch halved so that folds are found. */
 function polyline(points: readonly Vec[]): Track {
@@ -69,10 +97,13 @@ export const heartBar: Modification = {
       fallback: () => 2,
     },
   ],
-  refuse: (context, values) =>
-    plate(context, values).length === 0
-      ? 'the branches leave no room for bar and plate under this frog'
-      : undefined,
+  refuse: (context, values) => {
+    const edge = plate(context, values)
+    if (edge.length === 0) return 'the branches leave no room for bar and plate under this frog'
+    return region(edge).area < LEAST_PLATE
+      ? 'drawn in this far from the frog’s edge no plate is left; let it come nearer'
+      : undefined
+  },
   parts: (context, values) => {
     const { width = 0, thickness = 0 } = values
     const edge = plate(context, values)

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../../foot/any-foot'
+import { tryPlan } from '../../fuzz/any-plan'
+import { faultsOf } from '../../fuzz/checks'
 import { region } from '../../geometry/region'
 import { distance, type Vec } from '../../geometry/vector'
 import { planShoe, type Plan } from '../../plan'
@@ -272,6 +274,40 @@ describe('heart bar', () => {
       tipOf(shod) - 6,
       1,
     )
+  })
+
+  it('is made for every inset, one no less than the next', () => {
+    const areas = [4, 4.5, 5, 5.5, 6, 7, 8].map((inset) => {
+      const shod = plan([{ kind: 'heart-bar', inset }], { ...apex, frogWidth: 50 })
+      return region(shod.parts[1]!.edge).area
+    })
+    areas.forEach((area, i) => {
+      expect(area).toBeGreaterThan(300)
+      if (i > 0) expect(area).toBeLessThan(areas[i - 1]!)
+    })
+  })
+
+  it('lies within the frog, whatever the foot and the figures', () =>
+    fc.assert(
+      fc.property(
+        anyFoot,
+        fc.double({ min: 0.12, max: 0.45, noNaN: true }),
+        fc.double({ min: 0, max: 0.3, noNaN: true }),
+        (foot, far, inset) => {
+          const input = { ...foot, frogApex: foot.length * far }
+          const { foot: known } = planShoe(input, shoe([]))
+          const heart = [{ kind: 'heart-bar', inset: known.frogWidth * inset }]
+          const shod = tryPlan({ foot: input, shoe: shoe(heart) })
+          if (shod) expect(faultsOf(shod).filter((fault) => fault.startsWith('frog plate'))).toEqual([])
+        },
+      ),
+      { numRuns: 150 },
+    ))
+
+  it('does not turn inside out over a wide heel', () => {
+    const wide = { width: 108.5, length: 101.1, heelWidth: 85.1, frogApex: 14 }
+    const shod = tryPlan({ foot: { ...FIVE_BY_FIVE, ...wide }, shoe: shoe([{ kind: 'heart-bar' }]) })
+    if (shod) expect(faultsOf(shod)).toEqual([])
   })
 
   it('has two pieces of its own to cut, symmetrical under an even foot', () => {

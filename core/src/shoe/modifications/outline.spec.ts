@@ -24,6 +24,29 @@ const rimY = (plan: Plan, x: number): number => {
   return NaN
 }
 
+describe('a web that folds within the toe', () => {
+  const wide = { width: 170, length: 185, heelWidth: 120, wallThickness: 14, side: 'LH' } as const
+  const cut = (behindToe: number) =>
+    made([{ kind: 'wide-toe' }, { kind: 'squared-toe', behindToe, easing: 4 }], {
+      foot: wide,
+      section: { width: 25.4, thickness: 9.525 },
+      fit: 'general',
+    }).iron.cutLength
+
+  it('keeps both branches: a tenth of a millimetre on the toe is not 300 on the cut', () => {
+    expect(cut(18)).toBeGreaterThan(420)
+    expect(Math.abs(cut(18) - cut(18.1))).toBeLessThan(1)
+  })
+
+  it('so does a seat that widens it', () => {
+    const seated = (behindToe: number) =>
+      made([{ kind: 'seating-out' }, { kind: 'squared-toe', behindToe, easing: 4 }], { fit: 'general' }).iron
+        .cutLength
+    expect(seated(28.2)).toBeGreaterThan(270)
+    expect(Math.abs(seated(28.2) - seated(28.1))).toBeLessThan(1)
+  })
+})
+
 describe('squared toe', () => {
   it('has its foremost edge exactly on the line, and straight across: a hand-worked case', () => {
     const plan = made([{ kind: 'squared-toe', behindToe: 8, easing: 6 }])
