@@ -1,7 +1,5 @@
-import { parallel } from '../../geometry/parallel'
 import { region } from '../../geometry/region'
-import { track, type Track } from '../../geometry/track'
-import { mix, subtract, unit, type Vec } from '../../geometry/vector'
+import type { Vec } from '../../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
 import { once } from './kit'
 import type { Modification, ShoeContext, Values } from './modification'
@@ -12,64 +10,86 @@ const FROG_STEPS = 2
 /** A plate smaller than this carries nothing, mm2. */
 const LEAST_PLATE = 150
 
-/** Rows the plate is drawn in from its point to the bar. */
+/** Rows the plate is drawn in from its point to the bar, and halvings to its edge in each. */
 const ROWS = 36
+const HALVINGS = 14
 
 /**
- * The frog plate: the mapped frog drawn in square to its edge and set back until its point is short of the true apex.
- * Where the frog narrows toward its rear the plate narrows with it; behind the frog a neck goes on to the bar.
+ * The frog plate: everything of the mapped frog that lies as far inside its edge as asked, set back until its point is
+ * short of the true apex. Where the frog narrows toward its rear the plate narrows with it; behind the frog a neck
+ * goes on to the bar.
  */
 const plate = once((context: ShoeContext, values: Values): Vec[] => {
   const { landmarks } = context
+  const { inset = 0 } = values
   const bar = barBetweenHeels(context, '', values['width']!, values['thickness']!)
   if (!bar) return []
   const front = bar.edge[1]![1]
-  // The frog runs from its lateral rear round the apex: the way a foot does, so inward is to the left.
-  const drawnIn = parallel(polyline(landmarks.frog), -values['inset']!).points
-  if (drawnIn.length < 3) return []
-  const foremost = Math.max(...drawnIn.map(([, y]) => y))
+  const foremost = drawnInTip(landmarks.frog, inset)
+  if (foremost === undefined) return []
   const tip = Math.min(foremost, landmarks.frogApex[1] - values['apexGap']!)
   if (tip <= front) return []
-  const lateral: Vec[] = []
-  const medial: Vec[] = []
-  for (let row = 0; row <= ROWS; row++) {
-    const y = tip + ((front - tip) * row) / ROWS
-    const here = across(drawnIn, y)
-    const ahead = across(drawnIn, y + foremost - tip)
-    if (!here || !ahead) continue
-    const [left, right] = [Math.max(here[0], ahead[0]), Math.min(here[1], ahead[1])]
-    lateral.push([right, y])
-    // The plate may begin in a point.
-    if (right > left) medial.push([left, y])
-  }
+  const sides = ([1, -1] as const).map((sign): Vec[] => {
+    const rows: Vec[] = []
+    for (let row = 0; row <= ROWS; row++) {
+      const y = tip + ((front - tip) * row) / ROWS
+      const here = drawnInAt(landmarks.frog, inset, y, sign)
+      const ahead = drawnInAt(landmarks.frog, inset, y + foremost - tip, sign)
+      if (here !== undefined && ahead !== undefined) rows.push([sign * Math.min(here, ahead), y])
+    }
+    return rows
+  })
+  const [lateral = [], medial = []] = sides
   const last = { lateral: lateral.at(-1), medial: medial.at(-1) }
   if (!last.lateral || !last.medial) return []
   const neck = (at: Vec): Vec[] => (at[1] > front ? [[at[0], front]] : [])
-  return [...neck(last.lateral), ...lateral.reverse(), ...medial, ...neck(last.medial)]
+  // The plate may begin in a point: one of both sides' is enough there.
+  const both = medial.filter(([x], i) => x < lateral[i]![0])
+  return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
 })
 
-/** How far a closed line reaches to either side at a height, least x first; undefined where it does not reach it. */
-function across(edge: readonly Vec[], y: number): readonly [number, number] | undefined {
-  const found: number[] = []
-  edge.forEach((a, i) => {
-    const b = edge[(i + 1) % edge.length]!
-    if (a[1] === y) found.push(a[0])
-    else if (a[1] < y !== b[1] < y) found.push(a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]))
-  })
-  return found.length === 0 ? undefined : [Math.min(...found), Math.max(...found)]
+/** How far inside a closed line a point lies, mm; minus outside. */
+function within(edge: readonly Vec[], [x, y]: Vec): number {
+  let inside = false
+  let least = Infinity
+  let a = edge[edge.length - 1]!
+  for (const b of edge) {
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    if (a[1] > y !== b[1] > y && x < a[0] + (dx * (y - a[1])) / dy) inside = !inside
+    const long = dx * dx + dy * dy
+    const u = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (y - a[1]) * dy) / long))
+    const [ox, oy] = [x - a[0] - dx * u, y - a[1] - dy * u]
+    least = Math.min(least, ox * ox + oy * oy)
+    a = b
+  }
+  return inside ? Math.sqrt(least) : -Math.sqrt(least)
 }
 
-/** A track through points as they are, every stretch halved so that folds are found. */
-function polyline(points: readonly Vec[]): Track {
-  const dense = points.flatMap((point, i) =>
-    i === 0
-      ? [point]
-      : Array.from({ length: FROG_STEPS }, (_, j) => mix(points[i - 1]!, point, (j + 1) / FROG_STEPS)),
-  )
-  const directions = dense.map((_, i) =>
-    unit(subtract(dense[Math.min(dense.length - 1, i + 1)]!, dense[Math.max(0, i - 1)]!)),
-  )
-  return track(dense, directions)
+/** How far from the middle line a frog reaches at a height on one side when drawn in; undefined where nothing is left. */
+function drawnInAt(frog: readonly Vec[], inset: number, y: number, sign: 1 | -1): number | undefined {
+  if (within(frog, [0, y]) < inset) return undefined
+  let low = 0
+  let high = Math.max(...frog.map(([x]) => x * sign))
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2
+    if (within(frog, [sign * middle, y]) < inset) high = middle
+    else low = middle
+  }
+  return low
+}
+
+/** The foremost height at which anything is left on the middle line of a frog drawn in, from where it is widest. */
+function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
+  const apex = Math.max(...frog.map(([, y]) => y))
+  const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
+  if (within(frog, [0, widest]) < inset) return undefined
+  let [low, high] = [widest, apex]
+  for (let i = 0; i < 2 * HALVINGS; i++) {
+    const middle = (low + high) / 2
+    if (within(frog, [0, middle]) < inset) high = middle
+    else low = middle
+  }
+  return low
 }
 
 /** A bar between the heels with a plate that lets the frog carry. */
