@@ -20,9 +20,10 @@ import type { FootInput } from './records/foot'
 import type { Section, ShoeInput, WorkshopInput } from './records/shoe'
 import { suggestSection, type SuggestedSection } from './shoe/common-sections'
 import { checkFit, resolveFit, type Fit } from './shoe/fit'
-import { buildBar, modifiedRims, type SectionCut } from './shoe/build'
+import { buildBar, cutAt, modifiedRims, type SectionCut } from './shoe/build'
 import { coverOf } from './shoe/cover'
 import { forgingOrder, type ForgingStep } from './shoe/forging'
+import { groundContact } from './shoe/ground'
 import { plainLay } from './shoe/lay'
 import type { Profile } from './shoe/profile'
 import type {
@@ -133,7 +134,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   if (refused.length > 0) throw new ProblemError(refused)
   const rims = modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
   if (isShut(rims)) throw new ProblemError([shutBy(chosen, foot)])
-  const context: ShoeContext = rims === plain ? plainContext : { ...plainContext, rims }
+  const context = closedBehind(chosen, rims === plain ? plainContext : { ...plainContext, rims })
   const impossible = refusals(chosen, context)
   if (impossible.length > 0) throw new ProblemError(impossible)
   if (branchesMeet(rims)) throw new ProblemError([meeting(fit)])
@@ -144,7 +145,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     (nailed, { modification, values }) => modification.nails?.(nailed, context, values) ?? nailed,
     asked,
   )
-  const misplaced = checkHolePlaces(rims, nailPlan)
+  const misplaced = checkHolePlaces(rims, outline, nailPlan)
   if (misplaced.length > 0) throw new ProblemError(misplaced)
   const holes = placeHoles(foot, outline, rims, nailPlan)
   const clear = clearStretches(footInput.keepClear ?? [], outline)
@@ -153,18 +154,25 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     0,
   )
   const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear, padding)
-  const nailing = chooseNail(nails, nailPlan, section.thickness, padding, workshop.nailSizes)
+  const nailing = chooseNail(nails, nailPlan, thicknessAtNails(nails, cuts), padding, workshop.nailSizes)
   const work = chosen.flatMap(({ modification, values }) => modification.marks?.(context, values) ?? [])
-  const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work)
-  const suggestion = suggestSection(foot, fit.name)
-  const [lateralEnd, medialEnd] = heelEndsOf(rims)
-  const balance = balanceOf({
+  const usual = resolveFit('general', foot)
+  const general =
+    fit.name === 'general' ? plain : layRims(outline, plainLay(usual, outline, section.width), centroidShare)
+  const iron = workIron(
     foot,
-    assumed,
-    widest,
-    heelEnds: { lateral: lateralEnd, medial: medialEnd },
-    shoeToeY: rollsAt(chosen, context),
-  })
+    section,
+    rims,
+    profile,
+    holes,
+    workshop,
+    parts,
+    work,
+    trackLength(general.centroid),
+  )
+  const suggestion = suggestSection(foot, fit.name)
+  const { foremost, hindmost } = groundContact(cuts, parts)
+  const balance = balanceOf({ foot, assumed, widest, heelEnds: hindmost, shoeToeY: foremost })
   return {
     foot,
     assumed,
@@ -223,14 +231,33 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   }
 }
 
-/** Where the shoe breaks over: at its toe, or where a modification sets it back. */
-function rollsAt(chosen: readonly Chosen[], context: ShoeContext): number {
-  const toe = placeAt(context.rims.outer, context.rims.toe).point[1]
-  return chosen.reduce(
-    (y, { modification, values }) => Math.min(y, modification.breakover?.(context, values) ?? y),
-    toe,
-  )
+/** What a bar behind the heels changes for every other modification: where the bearing ends, and how high the shoe is there. */
+function closedBehind(chosen: readonly Chosen[], context: ShoeContext): ShoeContext {
+  const ends = chosen.flatMap(({ modification, values }) => modification.hindmost?.(context, values) ?? [])
+  if (ends.length === 0) return context
+  const closed: ShoeContext = { ...context, closedAtY: Math.min(...ends) }
+  const raised = chosen.filter(({ modification }) => modification.rise)
+  if (raised.length === 0) return closed
+  const heel = closed.rims.places[0]!
+  return {
+    ...closed,
+    raisedBehind: (y) =>
+      raised.reduce(
+        (sum, { modification, values }) =>
+          sum + modification.rise!({ ...heel, point: [heel.point[0], y] }, closed, values),
+        0,
+      ),
+  }
 }
+
+/** The thickest steel a driven nail goes through, mm: a wedge makes the hindmost the longest. */
+const thicknessAtNails = (nails: readonly Nail[], cuts: readonly SectionCut[]): number =>
+  Math.max(
+    0,
+    ...nails.flatMap(({ driven, branch, fromToe }) =>
+      driven ? [cutAt(cuts, branch, fromToe).form.thickness] : [],
+    ),
+  )
 
 /** y of the outer corners of the heels, lateral first. */
 function heelEndsOf({ outer }: Rims): [number, number] {

@@ -4,16 +4,6 @@ import type { CautionRule } from './context'
 /** Cautions that come from the bar and from working it. */
 export const ironCautions: CautionRule = ({ iron, section }) => {
   const found: ReturnType<CautionRule> = []
-  const apart = iron.rules.filter((rule) => Math.abs(rule.difference) > inches(1))
-  if (apart.length === iron.rules.length) {
-    found.push({
-      code: 'rules-disagree',
-      severity: 'note',
-      title: 'Far from the rules of thumb',
-      text: 'Both rules of thumb differ from the cut by more than an inch.',
-      action: 'Right for a long or narrow foot; else lay the rule on once more.',
-    })
-  }
   if (Math.abs(iron.branches.lateral - iron.branches.medial) > inches(1 / 8)) {
     const longer = iron.branches.lateral > iron.branches.medial ? 'outer' : 'inner'
     found.push({

@@ -41,6 +41,16 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       action: 'Punch it coarser or take a wider web.',
     })
   }
+  const off = with_('too-low', 'too-high', 'never-out')
+  if (off.length > 0) {
+    found.push({
+      code: 'nail-exit',
+      severity: off.some(({ verdict }) => verdict === 'never-out') ? 'stop' : 'caution',
+      title: 'Nail comes out in the wrong place',
+      text: `${names(off)}: ${off[0]!.why}`,
+      action: 'Lean it as the wall leans there, or move its hole.',
+    })
+  }
   const inTheWay = with_('in-the-way')
   if (inTheWay.length > 0) {
     found.push({

@@ -10,8 +10,8 @@ export type FootFigureKey = Exclude<keyof FootInput, FootChoice>
 /** The figures known so far, as they are worked out one after the other. */
 export type KnownFigures = Pick<FootInput, 'side' | 'animal'> &
   Record<FootFigureKey, number> & {
-    /** Toe to widest part as its estimates agree on it, where they do. */
-    agreedWidest?: number
+    /** Toe to widest part as its estimates agree on it, where they do, and how far they do, 0 to 1. */
+    agreedWidest?: { at: number; confidence: number }
   }
 
 /** One figure of the foot: how it is asked for, what is possible, what is usual, what is taken when it is not given. */
@@ -122,7 +122,10 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     where:
       'From the toe back to the line across the widest part; left empty, the estimates that agree give it.',
     range: ({ length }) => [length * 0.25, length * 0.75],
-    fallback: ({ length, agreedWidest }) => agreedWidest ?? length * 0.47,
+    fallback: ({ length, agreedWidest }) => {
+      const usual = length * 0.47
+      return agreedWidest ? usual + (agreedWidest.at - usual) * agreedWidest.confidence : usual
+    },
   },
   {
     key: 'lateralHalfWidth',

@@ -42,14 +42,14 @@ export function readFoot(
   input: FootInput,
 ): { ok: true; value: ReadFoot } | { ok: false; problems: Problem[] } {
   const animal: Animal = input.animal ?? 'horse'
-  const agreed = widestPart(input).agreed
+  const { agreed, confidence = 0 } = widestPart(input)
   const known = {
     side: input.side,
     animal,
     breakoverSchool: input.breakoverSchool ?? 'perimeter',
     heelMeasure: 'outside',
     ...(input.tipBy && { tipBy: input.tipBy }),
-    ...(agreed !== undefined && { agreedWidest: agreed }),
+    ...(agreed !== undefined && { agreedWidest: { at: agreed, confidence } }),
   } as unknown as KnownFigures
   const problems: Problem[] = []
   const assumed: FootFigureKey[] = []

@@ -1,3 +1,5 @@
+import { placeAt } from '../geometry/track'
+import { radians } from '../units/angle'
 import type { Foot } from './measurements'
 import type { FootOutline } from './outline'
 
@@ -28,6 +30,13 @@ export function wallThicknessAt(foot: Foot, outline: FootOutline, station: numbe
   if (fromToe < NAILS_FROM)
     return foot.toeWallThickness + (atNails - foot.toeWallThickness) * ease(fromToe / NAILS_FROM)
   return atNails + (foot.heelWallThickness - atNails) * ease(toHeel)
+}
+
+/** How high the wall stands over a station of the outline, mm: the hairline falls evenly from the toe to the heels. */
+export function wallHeightAt(foot: Foot, { track }: FootOutline, station: number): number {
+  const atToe = foot.dorsalLength * Math.sin(radians(foot.toeAngle))
+  const behindToe = (foot.widestFromToe - placeAt(track, station).point[1]) / foot.length
+  return atToe + (foot.heelHeight - atToe) * Math.min(1, Math.max(0, behindToe))
 }
 
 /** A station by its side and its share of the way from toe to widest part and from there to the buttress. */

@@ -14,8 +14,10 @@ export interface WidestEstimate {
 /** What the estimates come to. */
 export interface WidestPart {
   estimates: WidestEstimate[]
-  /** Mean of those that agree, from the toe back, mm; none where no two do. */
+  /** Mean of those that agree, each by how far it does, from the toe back, mm; none where no two do. */
   agreed?: number
+  /** How far those that agree most do, 1 to 0: what is left is taken from the usual place. */
+  confidence?: number
   /** The estimate that stands off from two that agree. */
   odd?: WidestEstimate
   /** In words, with what to do. */
@@ -25,8 +27,15 @@ export interface WidestPart {
 /** The widest part lies about this far behind the true frog apex, mm (common practice: an inch). */
 export const BEHIND_APEX = 25.4
 
-/** Estimates nearer to each other than this agree, mm (common practice, no source). */
+/** Estimates no nearer to each other than this do not agree at all, mm (common practice, no source). */
 export const AGREEMENT = 6
+
+/** As near as this they agree wholly, mm. */
+const FULL_AGREEMENT = 3
+
+/** How far two estimates agree, 1 to 0: it fades, so that a hair's breadth never moves the widest part by a finger's. */
+const agreement = (gap: number): number =>
+  Math.min(1, Math.max(0, (AGREEMENT - Math.abs(gap)) / (AGREEMENT - FULL_AGREEMENT)))
 
 const LABELS: Record<WidestWay, string> = {
   apex: 'an inch behind the true apex',
@@ -35,7 +44,7 @@ const LABELS: Record<WidestWay, string> = {
 }
 
 /**
- * The widest part seen three ways: behind the true frog apex, at the end of the bars, at the widest arc. The two that
+ * The widest part seen three ways: behind the true frog apex, at the end of the bars, at the widest arc. Those that
  * agree are averaged and the odd one is named; only what was measured counts, nothing is guessed.
  */
 export function widestPart(input: Pick<FootInput, 'frogApex' | 'barsFromToe' | 'arcFromToe'>): WidestPart {
@@ -54,22 +63,32 @@ export function widestPart(input: Pick<FootInput, 'frogApex' | 'barsFromToe' | '
     }
   if (estimates.length === 1) return { estimates, verdict: 'Seen one way only: look for it a second way.' }
 
-  const pairs = estimates.flatMap((a, i) => estimates.slice(i + 1).map((b) => [a, b] as const))
-  const gap = ([a, b]: (typeof pairs)[number]): number => Math.abs(a.fromToe - b.fromToe)
-  const nearest = pairs.reduce((best, pair) => (gap(pair) < gap(best) ? pair : best))
-  if (gap(nearest) > AGREEMENT)
+  const strengths = estimates.map((one) =>
+    Math.max(...estimates.map((other) => (other === one ? 0 : agreement(one.fromToe - other.fromToe)))),
+  )
+  const confidence = Math.max(...strengths)
+  if (confidence === 0)
     return { estimates, verdict: 'No two agree: trim to the sole plane and look again before relying on it.' }
 
-  const third = estimates.find((one) => !nearest.includes(one))
-  const joins =
-    third !== undefined && nearest.every((one) => Math.abs(one.fromToe - third.fromToe) <= AGREEMENT)
-  const agreeing: readonly WidestEstimate[] = joins ? estimates : nearest
-  const agreed = agreeing.reduce((sum, { fromToe }) => sum + fromToe, 0) / agreeing.length
-  if (!third || joins) return { estimates, agreed, verdict: `${joins ? 'All three' : 'Both'} agree.` }
+  const together = strengths.reduce((sum, strength) => sum + strength, 0)
+  const agreed = estimates.reduce((sum, { fromToe }, i) => sum + fromToe * strengths[i]!, 0) / together
+  const third = estimates.length === 3 ? oddOf(estimates) : undefined
+  const joins = estimates.length === 3 && third === undefined
+  if (!third || joins)
+    return { estimates, agreed, confidence, verdict: `${joins ? 'All three' : 'Both'} agree.` }
   return {
     estimates,
     agreed,
+    confidence,
     odd: third,
     verdict: `Two agree; the odd one is ${third.label}. Read again after trimming.`,
   }
+}
+
+/** The estimate that stands off from the nearer pair of three; none where it agrees with both. */
+function oddOf(estimates: readonly WidestEstimate[]): WidestEstimate | undefined {
+  const [a, b, c] = [...estimates].sort((one, other) => one.fromToe - other.fromToe)
+  const gaps = [b!.fromToe - a!.fromToe, c!.fromToe - b!.fromToe] as const
+  const odd = gaps[0] <= gaps[1] ? c! : a!
+  return c!.fromToe - a!.fromToe <= AGREEMENT ? undefined : odd
 }

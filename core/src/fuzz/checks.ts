@@ -71,7 +71,8 @@ function nailFaults(plan: Plan): string[] {
     const { deepest, exit } = followed(nail, plan)
     const limit = nail.wallThickness + plan.foot.whiteLineWidth
     const faults: string[] = []
-    if (deepest > limit + 0.1) faults.push(`${name} would prick: ${deepest.toFixed(2)} of ${limit.toFixed(2)}`)
+    if (deepest > limit + 0.1)
+      faults.push(`${name} would prick: ${deepest.toFixed(2)} of ${limit.toFixed(2)}`)
     if (exit < SOUND_EXIT[0] || exit > SOUND_EXIT[1]) faults.push(`${name} comes out at ${exit.toFixed(1)}`)
     if (nail.behindWall > 1.01) faults.push(`${name} stands ${nail.behindWall.toFixed(1)} behind the wall`)
     return faults

@@ -1,4 +1,13 @@
-import { areaD, EndType, FillRule, inflatePaths, inflatePathsD, intersectD, JoinType, type PathsD } from 'clipper2-ts'
+import {
+  areaD,
+  EndType,
+  FillRule,
+  inflatePaths,
+  inflatePathsD,
+  intersectD,
+  JoinType,
+  type PathsD,
+} from 'clipper2-ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { arc } from './arc'
@@ -110,7 +119,9 @@ describe('parallel', () => {
   /** Area of what lies ahead of that line, by the library, mm2. */
   const aheadArea = (paths: PathsD): number => {
     if (paths.every((one) => one.length < 3)) return 0
-    const half: PathsD = [[-500, 500].flatMap((x) => (x < 0 ? [LINE, 500] : [500, LINE]).map((y) => ({ x, y, z: 0 })))]
+    const half: PathsD = [
+      [-500, 500].flatMap((x) => (x < 0 ? [LINE, 500] : [500, LINE]).map((y) => ({ x, y, z: 0 }))),
+    ]
     return intersectD(paths, half, FillRule.NonZero, 5).reduce((sum, one) => sum + Math.abs(areaD(one)), 0)
   }
   const pathD = (points: readonly Vec[]) => points.map(([x, y]) => ({ x, y, z: 0 }))

@@ -35,6 +35,16 @@ export interface IronPart {
   weight: number
 }
 
+/** A rule of thumb for a plain shoe, and how much longer it is than what such a shoe takes, mm. */
+export interface RuleOfThumb {
+  name: 'width + length' | 'twice the width'
+  length: number
+  difference: number
+}
+
+/** Both rules add this to the foot's measures, mm. */
+export const RULES_ADD = inches(2)
+
 /** What to cut and where to mark it. Lengths in mm. */
 export interface Iron {
   cutLength: number
@@ -49,13 +59,17 @@ export interface Iron {
   branches: Record<Branch, number>
   /** Pieces beside the bar of the branches, each with what to cut for it. */
   parts: IronPart[]
-  rules: { name: string; length: number; difference: number }[]
+  /** What a plain shoe in general fit takes of the same bar: what the rules of thumb speak of. */
+  plainCut: number
+  rules: RuleOfThumb[]
   marks: BarMark[]
 }
 
 /**
  * Cut length by volume, weight and marks. A bent bar whose section is dressed back to size holds area times the
  * path of its centroid (Pappus-Guldin), so the straight bar is as long as its volume over its area.
+ *
+ * @param plainPath of the centroid of a plain shoe in general fit, mm: its bar is as long
  */
 export function workIron(
   foot: Foot,
@@ -66,13 +80,14 @@ export function workIron(
   workshop: Workshop,
   parts: readonly Part[] = [],
   work: readonly WorkMark[] = [],
+  plainPath = trackLength(rims.centroid),
 ): Iron {
   const area = sectionArea(section)
   const onBar = (s: number) => volumeTo(profile, s) / area
   const volume = profileVolume(profile)
   const density = DENSITY[section.material] * 1e-6
   const ofPart = (part: Part) => part.volume * (part.density ? part.density * 1e-6 : density)
-  const added = parts.reduce((sum, part) => sum + ofPart(part), 0)
+  const added = parts.reduce((sum, part) => sum + (part.spare ? 0 : ofPart(part)), 0)
   // Scale and the workshop's own correction are shared by both ends.
   const extra = (workshop.scaleLoss + workshop.correction) / 2
   // What closes the shoe behind the heels is turned from the same bar: half of it at either end.
@@ -91,18 +106,19 @@ export function workIron(
     parts: parts.flatMap((part) =>
       part.stock ? [{ label: part.label, ...part.stock, weight: ofPart(part) }] : [],
     ),
-    rules: rulesOfThumb(foot, cutLength),
+    plainCut: plainPath + 2 * extra,
+    rules: rulesOfThumb(foot, plainPath + 2 * extra),
     closing,
     marks: barMarks(rims, holes, work, branches, closing / 2, onBar),
   }
 }
 
-/** The two rules of thumb for a plain shoe (common practice, no source), and how much longer they are. */
-function rulesOfThumb(foot: Foot, cutLength: number): Iron['rules'] {
+/** The two rules of thumb (common practice, no source), beside the plain shoe they were made for. */
+function rulesOfThumb(foot: Foot, plainCut: number): RuleOfThumb[] {
   return [
-    { name: 'width + length + 2 in', length: foot.width + foot.length + inches(2) },
-    { name: 'twice the width + 2 in', length: 2 * foot.width + inches(2) },
-  ].map((rule) => ({ ...rule, difference: rule.length - cutLength }))
+    { name: 'width + length' as const, length: foot.width + foot.length + RULES_ADD },
+    { name: 'twice the width' as const, length: 2 * foot.width + RULES_ADD },
+  ].map((rule) => ({ ...rule, difference: rule.length - plainCut }))
 }
 
 function barMarks(

@@ -47,9 +47,9 @@ export const LEAST_APART = 8
 export const FROM_ENDS = 6
 
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
-export function holePlaces(rims: Rims, plan: NailPlan, branch: Branch): number[] {
+export function holePlaces(rims: Rims, outline: FootOutline, plan: NailPlan, branch: Branch): number[] {
   const { holes, each, ...asked } = plan[branch]
-  const zone = nailSchool(plan.school).zone(rims, branch)
+  const zone = nailSchool(plan.school).zone(rims, outline, branch)
   // Where nobody put them, holes take the room they need even where a school's zone is short: that is told, not refused.
   const room = (LEAST_APART + 0.5) * Math.max(0, holes - 1)
   const end = (branch === 'lateral' ? rims.toe : trackLength(rims.outer) - rims.toe) - FROM_ENDS
@@ -62,11 +62,11 @@ export function holePlaces(rims: Rims, plan: NailPlan, branch: Branch): number[]
 }
 
 /** Problems of holes that are not on the shoe, or not in their order. */
-export function checkHolePlaces(rims: Rims, plan: NailPlan): Problem[] {
+export function checkHolePlaces(rims: Rims, outline: FootOutline, plan: NailPlan): Problem[] {
   return (['lateral', 'medial'] as const).flatMap((branch) => {
     const long = branch === 'lateral' ? rims.toe : trackLength(rims.outer) - rims.toe
     const name = branch === 'lateral' ? 'Outer' : 'Inner'
-    const places = holePlaces(rims, plan, branch)
+    const places = holePlaces(rims, outline, plan, branch)
     return places.flatMap((place, i): Problem[] => {
       const path = `shoe.nails.${branch}.${i + 1}.fromToe`
       const range = [FROM_ENDS, long - FROM_ENDS] as const
@@ -90,8 +90,8 @@ export function checkHolePlaces(rims: Rims, plan: NailPlan): Problem[] {
 export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: NailPlan): NailHole[] {
   return (['lateral', 'medial'] as const).flatMap((branch) => {
     const { driven, each } = plan[branch]
-    const zone = nailSchool(plan.school).zone(rims, branch)
-    return holePlaces(rims, plan, branch).map((fromToe, i): NailHole => {
+    const zone = nailSchool(plan.school).zone(rims, outline, branch)
+    return holePlaces(rims, outline, plan, branch).map((fromToe, i): NailHole => {
       const said = each.find(({ number }) => number === i + 1)
       const station = rims.toe + (branch === 'lateral' ? -1 : 1) * fromToe
       const rim = placeAt(rims.outer, station)

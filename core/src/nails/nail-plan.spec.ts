@@ -287,7 +287,16 @@ describe('cutAt', () => {
 
 describe('a hole where the wall has ended', () => {
   it('is never sound: a long trailer nailed by the laminitic school reaches behind the buttress', () => {
-    const plan = made([{ kind: 'trailer', length: 60 }], { nails: { school: 'laminitic' }, fit: 'general' })
+    const nails = { school: 'laminitic' as const }
+    const own = made([{ kind: 'trailer', length: 60 }], { nails, fit: 'general' })
+    // The school's own places end with the wall, however long the branch.
+    for (const { behindWall, beyond } of own.nails)
+      expect([behindWall < 1, beyond]).toEqual([true, undefined])
+    const last = own.nails.filter(({ branch }) => branch === 'lateral').at(-1)!.fromToe + 45
+    const plan = made([{ kind: 'trailer', length: 60 }], {
+      nails: { ...nails, lateral: { holes: 3, driven: [1, 2, 3], last } },
+      fit: 'general',
+    })
     const buttressY = plan.landmarks.lateralButtress[1]
     const behind = plan.nails.filter(({ y }) => y < buttressY - 3)
     expect(behind.length).toBeGreaterThan(0)

@@ -50,7 +50,17 @@ describe('judge', () => {
     [0, 'misses'],
     [-2, 'misses'],
   ])('a nail %d mm deep in a 10 mm wall with a 3 mm white line: %s', (deepest, verdict) => {
-    expect(judge(foot, deepest).verdict).toBe(verdict)
+    expect(judge(foot, deepest, { height: 20, wall: 60 }).verdict).toBe(verdict)
+  })
+
+  it.each([
+    [9, 60, 'too-low'],
+    [12, 60, 'sound'],
+    [44, 60, 'sound'],
+    [46, 60, 'too-high'],
+    [60, 60, 'never-out'],
+  ])('a nail in good wall that comes out at %d mm of %d: %s', (height, wall, verdict) => {
+    expect(judge(foot, 10, { height, wall }).verdict).toBe(verdict)
   })
 })
 

@@ -1,6 +1,6 @@
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
-import { wallAngleAt } from '../foot/wall'
+import { wallAngleAt, wallHeightAt } from '../foot/wall'
 import { placeAt } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import { cotangent } from '../units/angle'
@@ -11,7 +11,18 @@ import { inTheWay, type ClearStretch } from './keep-clear'
 import type { NailPlan } from './nail-plan'
 
 /** What is to be thought of a nail: only `sound` is driven without a second look. */
-export type Verdict = 'sound' | 'low' | 'close' | 'misses' | 'in-the-way' | 'would-prick'
+export const VERDICTS = [
+  'sound',
+  'low',
+  'too-low',
+  'too-high',
+  'never-out',
+  'close',
+  'misses',
+  'in-the-way',
+  'would-prick',
+] as const
+export type Verdict = (typeof VERDICTS)[number]
 
 /** A hole with the nail that would go into it. */
 export interface Nail extends NailHole {
@@ -70,7 +81,8 @@ export function judgeNails(
         ? nailFlight(insideWall, lean, wallAngle, workshop.turningRadius)
         : { exitHeight: 0, deepest: insideWall }
     const walls = { wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }
-    const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest)
+    const exit = { height: flight.exitHeight, wall: wallHeightAt(foot, outline, hole.footStation) }
+    const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest, exit)
     const mark = inTheWay(hole, clear)
     return {
       ...hole,
@@ -100,10 +112,23 @@ const clearOf = (why: ClearStretch['why']): string =>
     ? 'Lies in an old hole: it would hold nothing there.'
     : `Lies in a ${why}: no nail into broken wall.`
 
-/** A verdict from how deep the nail goes, against the wall and the white line. */
+/** A nail that comes out below this holds no wall worth the name, mm (from memory: half an inch is low already). */
+const LEAST_EXIT = 11
+
+/** Above this share of the wall there it goes into thin young horn (common practice: a third is a first guess). */
+const MOST_EXIT = 0.75
+
+/** Where a nail comes out, and how high the wall stands there, mm. */
+export interface NailExit {
+  height: number
+  wall: number
+}
+
+/** A verdict from how deep the nail goes, against the wall and the white line, and from where it comes out. */
 export function judge(
   foot: Pick<Foot, 'wallThickness' | 'whiteLineWidth'>,
   deepest: number,
+  exit: NailExit,
 ): { verdict: Verdict; why: string } {
   const { wallThickness: wall, whiteLineWidth: line } = foot
   const tell = (mm: number) => `${Math.round(mm * 2) / 2} mm`
@@ -112,6 +137,12 @@ export function judge(
     return {
       verdict: 'would-prick',
       why: `Goes ${tell(deepest - wall - line)} past the white line into live tissue. Do not drive.`,
+    }
+  }
+  if (exit.height >= exit.wall) {
+    return {
+      verdict: 'never-out',
+      why: `Leaned like this it stays in the horn up to the hairline at ${tell(exit.wall)}.`,
     }
   }
   if (deepest > wall + line / 2) {
@@ -124,6 +155,18 @@ export function judge(
     return {
       verdict: 'low',
       why: `Lies ${tell(wall - deepest)} outside the white line: it comes out low and tears.`,
+    }
+  }
+  if (exit.height > exit.wall * MOST_EXIT) {
+    return {
+      verdict: 'too-high',
+      why: `Comes out at ${tell(exit.height)}, near the hairline at ${tell(exit.wall)}: thin horn, and a long way through it.`,
+    }
+  }
+  if (exit.height < LEAST_EXIT) {
+    return {
+      verdict: 'too-low',
+      why: `Comes out at ${tell(exit.height)}: it tears out with the first chip of wall.`,
     }
   }
   return { verdict: 'sound', why: 'Over the outer edge of the white line, leaning with the wall.' }

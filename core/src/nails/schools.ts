@@ -1,5 +1,6 @@
-import { trackLength } from '../geometry/track'
 import type { Half } from '../foot/half'
+import type { FootOutline } from '../foot/outline'
+import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import type { Rims } from '../shoe/rims'
 
 export const NAIL_SCHOOLS = ['sound', 'laminitic'] as const
@@ -18,24 +19,29 @@ export interface NailSchool {
   name: NailSchoolName
   label: string
   rule: string
-  zone: (rims: Rims, branch: Half) => NailZone
+  zone: (rims: Rims, outline: FootOutline, branch: Half) => NailZone
 }
 
-/** From the toe to the bend of the quarter and to the heel end, mm along the outer rim. */
-function lengths(rims: Rims, branch: Half): { bend: number; heel: number } {
-  return branch === 'lateral'
-    ? { bend: rims.toe - rims.lateralBend, heel: rims.toe }
-    : { bend: rims.medialBend - rims.toe, heel: trackLength(rims.outer) - rims.toe }
+/** From the toe to the bend of the quarter and to the buttress, mm along the outer rim: a nail needs wall beside it. */
+function lengths(rims: Rims, { track }: FootOutline, branch: Half): { bend: number; buttress: number } {
+  const lateral = branch === 'lateral'
+  const wallEnd = placeAt(track, lateral ? 0 : trackLength(track)).point
+  const beside = nearestStation(rims.outer, wallEnd)
+  const [bend, buttress] = lateral
+    ? [rims.toe - rims.lateralBend, rims.toe - beside]
+    : [rims.medialBend - rims.toe, beside - rims.toe]
+  // A branch that is cut off short of its bend ends the zone with it.
+  return { bend: Math.min(bend, buttress), buttress }
 }
 
-/** The two schools; shares of the rim: common practice, no source for the amounts. */
+/** The two schools; shares of the wall between toe, widest part and buttress: common practice, no source for the amounts. */
 export const SCHOOLS_OF_NAILING: readonly NailSchool[] = [
   {
     name: 'sound',
     label: 'Sound foot',
     rule: 'None behind the bend of the quarter: the heels spread there.',
-    zone: (rims, branch) => {
-      const { bend } = lengths(rims, branch)
+    zone: (rims, outline, branch) => {
+      const { bend } = lengths(rims, outline, branch)
       return { forward: bend * 0.2, rear: bend, first: bend * 0.34, last: bend * 0.96 }
     },
   },
@@ -43,9 +49,9 @@ export const SCHOOLS_OF_NAILING: readonly NailSchool[] = [
     name: 'laminitic',
     label: 'Laminitic foot',
     rule: 'Only behind the widest part, away from the toe.',
-    zone: (rims, branch) => {
-      const { bend, heel } = lengths(rims, branch)
-      const behind = (share: number) => bend + (heel - bend) * share
+    zone: (rims, outline, branch) => {
+      const { bend, buttress } = lengths(rims, outline, branch)
+      const behind = (share: number) => bend + (buttress - bend) * share
       return { forward: bend, rear: behind(0.85), first: behind(0.06), last: behind(0.76) }
     },
   },

@@ -14,6 +14,27 @@ export interface SectionCut {
   form: SectionForm
 }
 
+/** Height forged onto the bar at a place by all modifications, mm. */
+const riseAt = (place: LayPlace, chosen: readonly Chosen[], context: ShoeContext): number =>
+  chosen.reduce(
+    (sum, { modification, values }) => sum + (modification.rise?.(place, context, values) ?? 0),
+    0,
+  )
+
+/** The finished section with what is set on it. */
+function raisedBy(
+  form: SectionForm,
+  place: LayPlace,
+  chosen: readonly Chosen[],
+  context: ShoeContext,
+): SectionForm {
+  const more = chosen.reduce(
+    (sum, { modification, values }) => sum + (modification.setOn?.(place, context, values) ?? 0),
+    0,
+  )
+  return more > 0 ? { ...form, thickness: form.thickness + more } : form
+}
+
 /** The section as forged at a place: the bar with its edges and faces moved, before its web has grown by that. */
 function forged(place: LayPlace, bar: Section, chosen: readonly Chosen[], context: ShoeContext): SectionForm {
   return chosen.reduce(
@@ -40,10 +61,9 @@ export function modifiedRims(
   const { section } = context
   const web = (place: LayPlace): number => {
     const width = lay.web(place)
-    const bar = { ...section, width }
-    return (
-      width + (formArea(barForm(bar)) - formArea(forged(place, bar, chosen, context))) / section.thickness
-    )
+    // What is pushed aside stands as high as the bar is there.
+    const bar = { ...section, width, thickness: section.thickness + riseAt(place, chosen, context) }
+    return width + (formArea(barForm(bar)) - formArea(forged(place, bar, chosen, context))) / bar.thickness
   }
   return layRims(outline, { ...lay, web }, plain.centroidShare)
 }
@@ -61,10 +81,7 @@ export function buildBar(
   const rasps = chosen.filter(({ modification }) => modification.rasp)
   let last: SectionForm | undefined
   const asForged = places.map((place): SectionForm => {
-    const rise = rises.reduce(
-      (sum, { modification, values }) => sum + modification.rise!(place, context, values),
-      0,
-    )
+    const rise = riseAt(place, rises, context)
     const bar = { shape, material, width: place.web, thickness: thickness + rise }
     if (forges.length > 0) return forged(place, bar, forges, context)
     // Most of a shoe is the same bar at every place.
@@ -80,7 +97,7 @@ export function buildBar(
   const gathered = chosen.flatMap(({ modification, values }) => modification.gather?.(context, values) ?? [])
   return {
     profile: profileOf(places, asForged, finished, gathered),
-    cuts: places.map((place, i) => ({ place, form: finished[i]! })),
+    cuts: places.map((place, i) => ({ place, form: raisedBy(finished[i]!, place, chosen, context) })),
   }
 }
 

@@ -16,6 +16,12 @@ const steel = (name: string, width: number, thickness: number, use: string): Com
   use,
 })
 
+const aluminium = (name: string, width: number, thickness: number, use: string): CommonSection => ({
+  section: { shape: 'flat', width: inches(width), thickness: inches(thickness), material: 'aluminium' },
+  name,
+  use,
+})
+
 /** Usual handmade sections (common practice, no source; the two heaviest from memory). */
 export const COMMON_SECTIONS: readonly CommonSection[] = [
   steel('1/2 x 1/4', 1 / 2, 1 / 4, 'yearlings and small ponies'),
@@ -26,6 +32,8 @@ export const COMMON_SECTIONS: readonly CommonSection[] = [
   steel('1 x 5/16', 1, 5 / 16, 'slide shoes'),
   steel('1 x 3/8', 1, 3 / 8, 'heavy horses'),
   steel('1 1/4 x 1/2', 1.25, 1 / 2, 'the heaviest horses'),
+  aluminium('aluminium 1 x 3/8', 1, 3 / 8, 'four-rail plates, light feet'),
+  aluminium('aluminium 1 x 1/2', 1, 1 / 2, 'four-rail plates'),
 ]
 
 /** Foot width in inches up to which a general section is usual. */
@@ -66,6 +74,7 @@ export const commonName = (section: Section): string | undefined =>
   COMMON_SECTIONS.find(
     ({ section: common }) =>
       section.shape === 'flat' &&
+      section.material === common.material &&
       Math.abs(common.width - section.width) < 0.05 &&
       Math.abs(common.thickness - section.thickness) < 0.05,
   )?.name

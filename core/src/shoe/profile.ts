@@ -109,7 +109,7 @@ const EDGES = ['outerGround', 'innerGround', 'outerFoot', 'innerFoot'] as const
  * lay on a longer path than what stays (Pappus-Guldin for the section that is left).
  */
 function finishedArea(form: SectionForm, forged: SectionForm, { bend }: BarPlace): number {
-  const untouched = EDGES.every((edge) => form[edge] === forged[edge])
+  const untouched = form.bend?.of !== 'ground' && EDGES.every((edge) => form[edge] === forged[edge])
   if (untouched || form.shape === 'half-round') return formArea(form)
   const inset = (one: SectionForm) => region(sectionOutline(one)).centroid[0]
   // Where the web turns about its own inner rim the path has no length to compare with.

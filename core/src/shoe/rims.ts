@@ -1,4 +1,5 @@
 import type { FootOutline } from '../foot/outline'
+import { branchRun } from './branch-run'
 import { figureAlong } from '../geometry/figure-along'
 import { parallel, rawParallel, type Parallel } from '../geometry/parallel'
 import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
@@ -23,12 +24,10 @@ export interface Rims extends Omit<OuterRim, 'track'> {
  * @param centroidShare how far in from the outer rim the section's centroid lies, as a share of the web
  */
 export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): Rims {
-  const end = trackLength(outline.track)
-  const { lateral, medial } = lay.heelLength
-  const run = sliceTrack(outline.track, -lateral, end + medial)
+  const { run, start } = branchRun(outline.track, lay.heelLength)
   // The slice counts its stations from its own start; the lay is told the foot's.
-  const raw = rawParallel(run, (station) => lay.reach(station - lateral))
-  const onRim = (footStation: number) => stationBeside(run, raw, footStation + lateral)
+  const raw = rawParallel(run, (station) => lay.reach(station - start))
+  const onRim = (footStation: number) => stationBeside(run, raw, footStation + start)
   const { track: outer, ...stations } = lay.rework({
     track: raw,
     lateralBend: onRim(outline.lateralWidest),

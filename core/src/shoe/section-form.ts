@@ -16,8 +16,11 @@ export interface SectionForm {
   innerFoot: Bevel
   /** A groove in the ground face: from the outer rim to its middle, its width at the face and its depth. */
   crease?: { from: number; width: number; depth: number }
-  /** How far the whole section is bent up off the ground. */
-  lift: number
+  /**
+   * Rising off the ground from so far in from the outer rim, toward it, by so much for a millimetre: the whole section
+   * bent up, or its ground face taken away.
+   */
+  bend?: { from: number; slope: number; of: 'section' | 'ground' }
 }
 
 const SHARP: Bevel = [0, 0]
@@ -34,7 +37,6 @@ export function barForm({ shape, width, thickness }: Section): SectionForm {
     innerGround,
     outerFoot: SHARP,
     innerFoot: SHARP,
-    lift: 0,
   }
 }
 
@@ -48,8 +50,21 @@ export function formArea(form: SectionForm): number {
   const { outerGround, innerGround, outerFoot, innerFoot } = form
   const gone = [outerGround, innerGround, outerFoot, innerFoot].reduce((sum, [a, b]) => sum + a * b, 0) / 2
   const groove = crease ? (crease.width * (1 + CREASE_FLOOR) * crease.depth) / 2 : 0
-  return width * thickness - gone - groove
+  return width * thickness - gone - groove - thinned(form)
 }
+
+/** What a ground face that rises toward the outer rim has lost, mm2. */
+function thinned({ bend, width }: SectionForm): number {
+  if (bend?.of !== 'ground') return 0
+  return (bend.slope * (bend.from ** 2 - Math.max(0, bend.from - width) ** 2)) / 2
+}
+
+/** How high a place of the section is bent up off the ground, mm; u in from the outer rim. */
+export const liftAt = ({ bend }: Pick<SectionForm, 'bend'>, u: number): number =>
+  bend ? Math.max(0, bend.from - u) * bend.slope : 0
+
+/** The first so many corners of a section are those of its ground face. */
+const GROUND_CORNERS = 8
 
 /** Points on the round of a half-round bar. */
 const ROUND_STEPS = 28
@@ -59,15 +74,21 @@ const ROUND_STEPS = 28
  * many points in the same order, so that the shoe can be lofted from one to the next.
  */
 export function sectionOutline(form: SectionForm): Vec[] {
-  const { shape, width, thickness, lift } = form
+  const { shape, width, thickness } = form
+  // A ground face that is taken away leaves the foot surface where it is.
+  const lifted = ([u, z]: Vec, i: number): Vec =>
+    form.bend?.of === 'ground' && i >= GROUND_CORNERS ? [u, z] : [u, z + liftAt(form, u)]
   if (shape === 'half-round') {
     return Array.from({ length: ROUND_STEPS + 1 }, (_, i): Vec => {
       const angle = Math.PI * (1 - i / ROUND_STEPS)
-      return [(width / 2) * (1 + Math.cos(angle)), lift + thickness * (1 - Math.sin(angle))]
+      return lifted([(width / 2) * (1 + Math.cos(angle)), thickness * (1 - Math.sin(angle))], i)
     })
   }
   const { outerGround, innerGround, outerFoot, innerFoot, crease } = form
-  const from = crease?.from ?? width / 2
+  // The line of the bend is a corner of its own: of the ground face in place of the crease, where there is none.
+  const turn = form.bend?.from ?? width / 2
+  const between = (low: number, high: number) => Math.min(Math.max(low, high), Math.max(low, turn))
+  const from = crease?.from ?? between(outerGround[0], width - innerGround[0])
   const mouth = (crease?.width ?? 0) / 2
   const depth = crease?.depth ?? 0
   const corners: Vec[] = [
@@ -81,10 +102,11 @@ export function sectionOutline(form: SectionForm): Vec[] {
     [width, innerGround[1]],
     [width, thickness - innerFoot[1]],
     [width - innerFoot[0], thickness],
+    [between(outerFoot[0], width - innerFoot[0]), thickness],
     [outerFoot[0], thickness],
     [0, thickness - outerFoot[1]],
   ]
-  return corners.map(([u, z]): Vec => [u, z + lift])
+  return corners.map(lifted)
 }
 
 /** A bevel no larger than these shares of the section allow. */

@@ -4,7 +4,7 @@ import { turnRight, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan'
 import type { SectionCut } from './build'
 import type { Part } from './modifications/modification'
-import { sectionOutline } from './section-form'
+import { liftAt, sectionOutline } from './section-form'
 
 /** A point in space, mm: x lateral, y toward the toe, z up from the ground. */
 export type Point = readonly [x: number, y: number, z: number]
@@ -125,7 +125,7 @@ function tongueSolid({ tongue }: Part, cuts: readonly SectionCut[]): Mesh {
   const at = nearestCut(cuts, station)
   const { point, tangent } = at.place
   const out = turnRight(tangent)
-  const foot = at.form.thickness + at.form.lift
+  const foot = at.form.thickness + (at.form.bend?.of === 'section' ? liftAt(at.form, 0) : 0)
   const rings = Array.from({ length: SLICES + 1 }, (_, i): Point[] => {
     const v = (i / SLICES) * 0.9995
     const half = (width / 2) * Math.sqrt(1 - v * v)

@@ -1,4 +1,6 @@
-import type { Vec } from '../../geometry/vector'
+import { turnRight, type Vec } from '../../geometry/vector'
+import type { BarPlace } from '../profile'
+import type { SectionForm } from '../section-form'
 import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
 
 /** Where a toe that is rolled or rocked begins to rise: from the school in use, else a little behind the toe. */
@@ -11,9 +13,35 @@ export const breakoverField: ModificationField = {
   range: ({ foot }) => [0, foot.widestFromToe * 0.7],
   fallback: ({ foot, schoolY }) =>
     schoolY === undefined || foot.widestFromToe - schoolY < 1
-      ? foot.length * 0.05
+      ? (foot.wornBreakover ?? foot.length * 0.05)
       : foot.widestFromToe - schoolY,
 }
+
+/** Where a rim runs nearly straight back, a line across the foot is taken to cross it no more slantwise than this. */
+const LEAST_FORWARD = 0.2
+
+/**
+ * What lies ahead of a line across the foot at one place of the shoe, as a bend of its section: nothing behind the line.
+ *
+ * @param slope height for a millimetre straight forward
+ * @param of whether the whole section is bent up, or only its ground face taken away
+ */
+export function bentAhead(
+  { point, tangent }: BarPlace,
+  line: number,
+  slope: number,
+  of: 'section' | 'ground',
+): SectionForm['bend'] {
+  const ahead = point[1] - line
+  if (ahead <= 0) return undefined
+  // Square across the web the line lies further in than it does straight back.
+  const forward = Math.max(LEAST_FORWARD, turnRight(tangent)[1])
+  return { from: ahead / forward, slope: slope * forward, of }
+}
+
+/** The foremost place of the rim ahead of a line, mm. */
+export const mostAhead = ({ rims }: ShoeContext, line: number): number =>
+  Math.max(1, ...rims.outer.points.map(([, y]) => y - line))
 
 /** The part of the shoe that lies ahead of a line across it: bounded by the outer and the inner rim. */
 export function aheadOf({ rims }: ShoeContext, y: number): Vec[] {

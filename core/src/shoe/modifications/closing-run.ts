@@ -1,7 +1,10 @@
+import { parallel } from '../../geometry/parallel'
 import { cubic } from '../../geometry/cubic'
 import { path } from '../../geometry/path'
 import { placeAt, trackCurve, trackLength, type Track } from '../../geometry/track'
 import { along, type Vec } from '../../geometry/vector'
+import type { Section } from '../../records/shoe'
+import { sectionArea } from '../section'
 import type { ShoeContext } from './modification'
 
 const STEPS = 24
@@ -31,6 +34,25 @@ export function closingRun(context: ShoeContext, y: number): Track {
       cubic(middle, [-medial.round, y], medial.leave, to.point),
     ]),
     STEPS,
+  )
+}
+
+/** The piece of bar along a run, closed. */
+export const besideRun = (run: Track, width: number): Vec[] => [
+  ...parallel(run, -width / 2).points,
+  ...parallel(run, width / 2)
+    .points.slice()
+    .reverse(),
+]
+
+/** Volume of the bar along a run, mm3, with what raises it. */
+export function runVolume(run: Track, section: Section, raised: ShoeContext['raisedBehind']): number {
+  const areaAt = (i: number) =>
+    sectionArea({ ...section, thickness: section.thickness + (raised?.(run.points[i]![1]) ?? 0) })
+  return run.stations.reduce(
+    (sum, station, i) =>
+      i === 0 ? 0 : sum + ((areaAt(i) + areaAt(i - 1)) / 2) * (station - run.stations[i - 1]!),
+    0,
   )
 }
 

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { DENSITY, sectionArea } from '../section'
 import { PLAIN_SHOE } from '../starting-shoe'
-import { formArea, barForm, sectionOutline } from '../section-form'
+import { groundContact } from '../ground'
+import { barForm, formArea, liftAt, sectionOutline } from '../section-form'
 import { region } from '../../geometry/region'
-import { distance } from '../../geometry/vector'
+import { distance, turnRight } from '../../geometry/vector'
 import { codes, made, problemsOf } from './made'
 import type { Plan } from '../../plan'
 
@@ -75,9 +76,14 @@ describe('what is rasped away', () => {
   })
 
   it('a rolled toe rises from its line forward and nowhere behind it', () => {
-    const plan = made([{ kind: 'rolled-toe', behindToe: 15 }])
-    const line = plan.foot.widestFromToe - 15
-    for (const { place, form } of plan.cuts) expect(form.outerGround[0] > 0).toBe(place.point[1] > line)
+    // Within the web of the toe and far behind it: what bears is read from the sections.
+    for (const behindToe of [10, 15, 37]) {
+      const plan = made([{ kind: 'rolled-toe', behindToe }])
+      const line = plan.foot.widestFromToe - behindToe
+      for (const { place, form } of plan.cuts) expect(form.bend !== undefined).toBe(place.point[1] > line)
+      expect(groundContact(plan.cuts, plan.parts).foremost).toBeCloseTo(line, 1)
+      expect(plan.balance.leverSaved).toBeCloseTo(behindToe, 1)
+    }
   })
 })
 
@@ -130,13 +136,24 @@ describe('what is forged', () => {
 })
 
 describe('a rocker toe', () => {
-  it('lifts the whole section ahead of its line, straight up to its rise', () => {
-    const plan = made([{ kind: 'rocker-toe', behindToe: 20, rise: 5 }])
-    const line = plan.foot.widestFromToe - 20
-    for (const { place, form } of plan.cuts)
-      expect(form.lift).toBeCloseTo(Math.max(0, ((place.middle[1] - line) * 5) / 20), 9)
-    expect(plan.iron.weight).toBeCloseTo(plain.iron.weight, 6)
-  })
+  it.each([5, 8.9, 20, 36.8])(
+    'begins at its line over the whole width of the web: %d mm behind the toe',
+    (behindToe) => {
+      const plan = made([{ kind: 'rocker-toe', behindToe, rise: 5 }])
+      const line = plan.foot.widestFromToe - behindToe
+      for (const { place, form } of plan.cuts) {
+        const out = turnRight(place.tangent)
+        for (const [u, z] of sectionOutline({ ...form, thickness: 0 })) {
+          const y = place.point[1] - out[1] * u
+          // Where the rim runs nearly straight back it is bent about a line a little aslant.
+          if (out[1] > 0.2) expect(z).toBeCloseTo(Math.max(0, ((y - line) * 5) / behindToe), 6)
+        }
+      }
+      expect(Math.max(...plan.cuts.map(({ form }) => liftAt(form, 0)))).toBeCloseTo(5, 1)
+      expect(plan.balance.leverSaved).toBeCloseTo(behindToe, 1)
+      expect(plan.iron.weight).toBeCloseTo(plain.iron.weight, 6)
+    },
+  )
 })
 
 describe('hard-facing and studs', () => {

@@ -1,12 +1,20 @@
-import { parallel } from '../../geometry/parallel'
 import { trackLength } from '../../geometry/track'
 import { sectionArea } from '../section'
-import { behindHeels, closingRun } from './closing-run'
+import { behindHeels, besideRun, closingRun, runVolume } from './closing-run'
 import type { Modification, ShoeContext, Values } from './modification'
 
 /** Middle of the bar behind the heels, y: its back edge reaches the bulb line and as far behind it as asked. */
 const middleY = ({ foot, section }: ShoeContext, values: Values): number =>
   foot.widestFromToe - foot.length - foot.bulbLine - values['behindBulbs']! + section.width / 2
+
+/** Where branches reach the bulb line, an egg bar would close them this far behind their ends, mm. */
+const BEHIND_ENDS = 2
+
+/** What an egg bar whose back edge lies on the bulb line takes of the bar behind the heels, mm. */
+export function eggMeasure(context: ShoeContext): number {
+  const y = middleY(context, { behindBulbs: 0 })
+  return trackLength(closingRun(context, y - Math.max(0, BEHIND_ENDS - behindHeels(context, y))))
+}
 
 /** The outline closed behind the heels in an oval. */
 export const eggBar: Modification = {
@@ -31,19 +39,20 @@ export const eggBar: Modification = {
     behindHeels(context, middleY(context, values)) > context.section.width * 0.15
       ? undefined
       : 'the branches already reach the bulb line; choose a fit that ends at the buttress',
+  hindmost: (context, values) => middleY(context, values) - context.section.width / 2,
   parts: (context, values) => {
-    const { section } = context
+    const { section, raisedBehind } = context
     const run = closingRun(context, middleY(context, values))
-    const outer = parallel(run, -section.width / 2)
-    const inner = parallel(run, section.width / 2)
-    const length = trackLength(run)
+    const volume = runVolume(run, section, raisedBehind)
     return [
       {
         label: 'Run of the egg bar',
         layer: 'bar',
-        edge: [...outer.points, ...inner.points.slice().reverse()],
-        volume: length * sectionArea(section),
-        ofTheBar: length,
+        edge: besideRun(run, section.width),
+        between: [0, section.thickness + (raisedBehind?.(middleY(context, values)) ?? 0)],
+        volume,
+        // A wedge that goes on into the run takes more bar for it.
+        ofTheBar: volume / sectionArea(section),
       },
     ]
   },

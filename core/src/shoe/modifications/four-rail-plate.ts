@@ -1,9 +1,12 @@
 import { region } from '../../geometry/region'
 import { inches } from '../../units/length'
 import { webAt } from '../rims'
-import { lineHandle, dressedToe } from './bend-line'
+import { bentAhead, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { bearing, bevelled, stationAt, strip, webMiddle } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+
+/** Less bar than this carries no rails, mm: 1 x 3/8 in and a little less. */
+const LEAST_BAR = { width: 24, thickness: 9 }
 
 /** A rail across the web, mm, and where the rails run on a branch, as shares of it. */
 const RAIL = { width: inches(1 / 4), from: 0.5, to: 0.985 }
@@ -92,17 +95,20 @@ export const fourRailPlate: Modification = {
     'wide-toe': 'The rails hold the heels up; narrow heels let them sink',
     'hospital-plate': 'Rails and plate claim the same place',
   },
-  refuse: ({ section }) =>
-    section.material === 'aluminium'
+  refuse: ({ section: { material, shape, width, thickness } }) =>
+    material === 'aluminium' &&
+    shape === 'flat' &&
+    width >= LEAST_BAR.width &&
+    thickness >= LEAST_BAR.thickness
       ? undefined
-      : 'it is made of aluminium, 3/8 x 1 or 1/2 x 1; choose an aluminium bar',
-  breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
-  rasp: (form, { point, share }, { foot, section }, values) => {
-    const ahead = point[1] - (foot.widestFromToe - values['behindToe']!)
+      : 'it is made of flat aluminium, 1 x 3/8 or 1 x 1/2 in; choose one of them among the common bars',
+  rasp: (form, place, context, values) => {
+    const { foot, section } = context
     // The drawn toe is thinned toward its edge; the branches behind it are concaved on the foot side.
-    if (ahead > 0)
-      return bevelled(form, 'outerGround', ahead, (section.thickness * 0.7 * ahead) / values['behindToe']!)
-    return share > RAIL.from
+    const line = foot.widestFromToe - values['behindToe']!
+    const bend = bentAhead(place, line, (section.thickness * 0.7) / mostAhead(context, line), 'ground')
+    if (bend) return { ...form, bend }
+    return place.share > RAIL.from
       ? bevelled(form, 'innerFoot', section.width * 0.3, section.thickness * 0.25)
       : form
   },

@@ -1,10 +1,10 @@
 import { placeAt, trackLength } from '../../geometry/track'
-import { parallel } from '../../geometry/parallel'
 import type { Vec } from '../../geometry/vector'
 import { formatLength } from '../../units/length'
 import { inches } from '../../units/length'
 import { sectionArea } from '../section'
-import { behindHeels, closingRun } from './closing-run'
+import { behindHeels, besideRun, closingRun } from './closing-run'
+import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
@@ -113,9 +113,8 @@ export const hingedExpander: Modification = {
   parts: (context, values) => {
     const { section, rims } = context
     const run = closingRun(context, lapY(context))
-    const outer = parallel(run, -section.width / 2)
-    const inner = parallel(run, section.width / 2)
-    const length = trackLength(run) + HINGE_AND_LAP
+    // Cut as an egg bar is, and the hinge and the lap beyond it.
+    const length = eggMeasure(context) + HINGE_AND_LAP
     const [lateral, medial] = plateSides(context)!
     const y = holeY(context)
     const toe = placeAt(rims.outer, rims.toe).point
@@ -147,8 +146,8 @@ export const hingedExpander: Modification = {
       {
         label: 'Hinge, lap and turned heels',
         layer: 'bar',
-        edge: [...outer.points, ...inner.points.slice().reverse()],
-        volume: trackLength(run) * sectionArea(section),
+        edge: besideRun(run, section.width),
+        volume: length * sectionArea(section),
         ofTheBar: length,
       },
       {
@@ -174,7 +173,8 @@ export const hingedExpander: Modification = {
                 [-first / 2, y + ROD / 2],
               ]
             : [],
-        volume: i === 0 ? (Math.PI / 4) * ROD * ROD * (bar + 2 * BEYOND_HOLE) : 0,
+        volume: (Math.PI / 4) * ROD * ROD * (bar + 2 * BEYOND_HOLE),
+        ...(i > 0 && { spare: true }),
         stock: { width: ROD, thickness: ROD, length: bar + 2 * BEYOND_HOLE },
       })),
     ]
@@ -182,6 +182,7 @@ export const hingedExpander: Modification = {
   handles: (context, values) => [
     { field: 'resting', point: [values['resting']! / 2, holeY(context)], along: [1, 0], per: 2 },
   ],
+  hindmost: (context) => lapY(context) - context.section.width / 2,
   forging: () => [
     { stage: 'heels', text: 'Turn both heels across and lap them behind.' },
     {

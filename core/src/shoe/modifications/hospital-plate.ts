@@ -1,4 +1,4 @@
-import { engagement, LEAST_ENGAGEMENT, THREADS } from '../../iron/thread'
+import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, THREADS } from '../../iron/thread'
 import { parallel } from '../../geometry/parallel'
 import { region } from '../../geometry/region'
 import type { Vec } from '../../geometry/vector'
@@ -81,14 +81,6 @@ export const hospitalPlate: Modification = {
       fallback: () => 3,
     },
     {
-      key: 'drill',
-      label: 'Drill for the tap',
-      kind: 'length',
-      where: 'The hole that is tapped: 13/64 in for 1/4-20.',
-      range: () => [4.5, 6.2],
-      fallback: () => inches(13 / 64),
-    },
-    {
       key: 'thread',
       label: 'Thread',
       kind: 'number',
@@ -96,6 +88,14 @@ export const hospitalPlate: Modification = {
       where: 'Coarse holds in soft steel, fine where the drill is a little large.',
       range: () => [0, THREADS.length - 1],
       fallback: () => 0,
+    },
+    {
+      key: 'drill',
+      label: 'Drill for the tap',
+      kind: 'length',
+      where: 'The hole that is tapped: the usual drill for its thread unless you say otherwise.',
+      range: () => [4.5, 6.2],
+      fallback: (_context, { thread = 0 }) => THREADS[thread]?.drill ?? THREADS[0]!.drill,
     },
   ],
   excludes: {
@@ -172,6 +172,17 @@ export const hospitalPlate: Modification = {
               title: `Thread holds only ${held.toFixed(0)} %`,
               text: `Under ${LEAST_ENGAGEMENT} % of a full thread strips when the plate is taken off often.`,
               action: 'Take a smaller drill or the finer thread.',
+            },
+          ]
+        : []),
+      ...(held > MOST_ENGAGEMENT
+        ? [
+            {
+              code: 'plate-thread-full',
+              severity: 'caution' as const,
+              title: `Hole small for its tap: ${held.toFixed(0)} % of a thread`,
+              text: `Above ${MOST_ENGAGEMENT} % the tap binds, and breaks in the shoe.`,
+              action: 'Take the next larger drill.',
             },
           ]
         : []),

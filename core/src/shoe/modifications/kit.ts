@@ -61,10 +61,13 @@ export const dressed = (
 export const roundBar = ({ section }: ShoeContext): string | undefined =>
   section.shape === 'half-round' ? 'a half-round bar has no edges; choose a flat or concave one' : undefined
 
-/** Foremost and hindmost bearing of the shoe, y. */
-export function bearing({ rims }: ShoeContext): { toeY: number; heelY: number } {
+/** Foremost and hindmost place of the shoe, y: the bar that closes it behind the heels is part of it. */
+export function bearing({ rims, closedAtY }: ShoeContext): { toeY: number; heelY: number } {
   const end = (station: number) => placeAt(rims.outer, station).point[1]
-  return { toeY: end(rims.toe), heelY: Math.min(end(0), end(trackLength(rims.outer))) }
+  return {
+    toeY: end(rims.toe),
+    heelY: Math.min(end(0), end(trackLength(rims.outer)), closedAtY ?? Infinity),
+  }
 }
 
 /** 1 inside a run of shares, fading to 0 at its ends: steel is not forged in steps. A run from 0 on goes on over the toe. */
@@ -79,19 +82,48 @@ export function ease(u: number): number {
   return v * v * (3 - 2 * v)
 }
 
-/** The same section with a bevel never less than it had. */
-export const bevelled = (
-  form: SectionForm,
-  edge: 'outerGround' | 'innerGround' | 'outerFoot' | 'innerFoot',
-  across: number,
-  up: number,
-): SectionForm => {
+type Edge = 'outerGround' | 'innerGround' | 'outerFoot' | 'innerFoot'
+
+/** The edge above or below one, and the one across the web from it. */
+const FACING: Record<Edge, { upright: Edge; level: Edge }> = {
+  outerGround: { upright: 'outerFoot', level: 'innerGround' },
+  innerGround: { upright: 'innerFoot', level: 'outerGround' },
+  outerFoot: { upright: 'outerGround', level: 'innerFoot' },
+  innerFoot: { upright: 'innerGround', level: 'outerFoot' },
+}
+
+/** A bevel takes no more than these shares of the web and of the height. */
+export const MOST_ACROSS = 0.9
+const MOST_UP = 0.8
+
+/** Steel that stays between two bevels of one face, as a share of it. */
+const BETWEEN = 0.1
+
+/**
+ * The same section with a bevel never less than it had, and never more than the bevels beside it leave: what two of
+ * them would both take away is gone only once.
+ */
+export const bevelled = (form: SectionForm, edge: Edge, across: number, up: number): SectionForm => {
+  const { upright, level } = FACING[edge]
   const [a, b] = form[edge]
-  const most = { across: form.width * 0.9, up: form.thickness * 0.8 }
-  return {
-    ...form,
-    [edge]: [Math.max(a, Math.min(across, most.across)), Math.max(b, Math.min(up, most.up))],
+  const most = {
+    across: Math.min(form.width * MOST_ACROSS, form.width * (1 - BETWEEN) - form[level][0]),
+    up: Math.min(form.thickness * MOST_UP, form.thickness * (1 - BETWEEN) - form[upright][1]),
   }
+  const made = [Math.max(a, Math.min(across, most.across)), Math.max(b, Math.min(up, most.up))] as const
+  return besideCrease({ ...form, [edge]: made }, edge)
+}
+
+/** A bevel of the ground edge ends at a crease, or takes it away where it reaches beyond its middle. */
+function besideCrease(form: SectionForm, edge: Edge): SectionForm {
+  const { crease } = form
+  if (edge !== 'outerGround' || !crease) return form
+  const [across, up] = form.outerGround
+  const near = crease.from - crease.width / 2
+  if (across <= near) return form
+  if (across < crease.from) return { ...form, outerGround: [near, up] }
+  const { crease: _gone, ...rest } = form
+  return rest
 }
 
 /** Works something out once for each shoe. */

@@ -33,6 +33,10 @@ export interface ShoeContext {
   holes: readonly NailHole[]
   /** Breakover by the school in use, y in the foot's frame, where it has an answer. */
   schoolY?: number
+  /** Where a bar closes the shoe behind its heels: its back edge, y. */
+  closedAtY?: number
+  /** Height added to the bar at a height of the foot's frame behind the heel ends, mm. */
+  raisedBehind?: (y: number) => number
 }
 
 /** A figure of a modification: its field, range, default and help. */
@@ -44,7 +48,8 @@ export interface ModificationField {
   /** What may be chosen, where it is no figure but a choice: given by name, reckoned with by its place in the list. */
   options?: readonly string[]
   range: (context: ShoeContext) => readonly [number, number]
-  fallback: (context: ShoeContext) => number
+  /** What is taken where it is not said; the figures before it in the list are known. */
+  fallback: (context: ShoeContext, before: Values) => number
 }
 
 /** Every figure of a modification, given or taken by default; mm, degrees or plain numbers as its fields say. */
@@ -59,6 +64,8 @@ export interface Part {
   face?: 'ground' | 'foot'
   /** Closed, in the foot's frame. */
   edge: readonly Vec[]
+  /** Made with the shoe and not in it: it has its line on the slip, the shoe does not weigh it. */
+  spare?: boolean
   /** mm3 of material added to the shoe; 0 where it is drawn from the bar or only dressed. */
   volume: number
   /** From its underside to its top above the ground, mm; a flat bar's height where it is not said. */
@@ -134,8 +141,10 @@ export interface Modification {
   refuse?: (context: ShoeContext, values: Values) => string | undefined
   /** A change of the outline: branches, reach, web. */
   lay?: (lay: Lay, context: ShoeContext, values: Values) => Lay
-  /** Height added at a place, mm. */
-  rise?: (place: BarPlace, context: ShoeContext, values: Values) => number
+  /** Height forged onto the bar at a place, mm. */
+  rise?: (place: LayPlace, context: ShoeContext, values: Values) => number
+  /** Height of a piece of its own set on the bar at a place, mm: the shoe stands higher, the bar does not bring it. */
+  setOn?: (place: LayPlace, context: ShoeContext, values: Values) => number
   /** Edges and faces forged: the metal moves aside and the web grows by it. */
   forge?: (form: SectionForm, place: LayPlace, context: ShoeContext, values: Values) => SectionForm
   /** Edges rasped or ground: the bar must bring the metal, the finished shoe has lost it. */
@@ -143,8 +152,8 @@ export interface Modification {
   /** Metal gathered in the bar: what a clip is drawn from, an upset. */
   gather?: (context: ShoeContext, values: Values) => Gathered[]
   parts?: (context: ShoeContext, values: Values) => Part[]
-  /** Where the shoe breaks over with it, y in the foot's frame. */
-  breakover?: (context: ShoeContext, values: Values) => number
+  /** How far back it carries the bearing behind the heel ends, y in the foot's frame. */
+  hindmost?: (context: ShoeContext, values: Values) => number
   /** Nails it stands in for. */
   holdsLike?: number
   /** What it leaves of the holes. */

@@ -30,7 +30,6 @@ export const perimeterBevel: Modification = {
   excludes: { 'rolled-toe': 'The bevel rounds the toe already' },
   refuse: roundBar,
   rasp: (form, _place, _context, values) => bevelled(form, 'outerGround', values['across']!, values['up']!),
-  breakover: ({ rims }, values) => placeAt(rims.outer, rims.toe).point[1] - values['across']!,
   handles: ({ rims }, values) => {
     const { point, tangent } = placeAt(rims.outer, rims.toe)
     const inward = turnRight([-tangent[0], -tangent[1]])

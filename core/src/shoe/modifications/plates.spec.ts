@@ -4,6 +4,7 @@ import type { Vec } from '../../geometry/vector'
 import type { Plan } from '../../plan'
 import { inches } from '../../units/length'
 import { crossBars, TWELVE_GAUGE } from './hinged-expander'
+import { COMMON_SECTIONS } from '../common-sections'
 import { ALUMINIUM, codes, made, problemsOf } from './made'
 
 const part = (plan: Plan, label: string) => plan.parts.find((one) => one.label === label)!
@@ -189,7 +190,11 @@ describe('four-rail plate', () => {
   })
 
   it('is refused of steel', () => {
-    expect(problemsOf([{ kind: 'four-rail-plate' }])[0]!.message).toContain('choose an aluminium bar')
+    expect(problemsOf([{ kind: 'four-rail-plate' }])[0]!.message).toContain('1 x 3/8 or 1 x 1/2 in')
+    const light = { ...ALUMINIUM, width: inches(3 / 4), thickness: inches(1 / 4) }
+    expect(problemsOf([{ kind: 'four-rail-plate' }], { section: light })[0]!.message).toContain('1 x 3/8')
+    for (const { section } of COMMON_SECTIONS.filter(({ name }) => name.startsWith('aluminium')))
+      expect(problemsOf([{ kind: 'four-rail-plate' }], { section })).toEqual([])
   })
 })
 

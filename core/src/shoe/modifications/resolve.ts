@@ -75,7 +75,7 @@ function readValues(
   const values: Record<string, number> = {}
   for (const field of fields) {
     const given = figures[field.key]
-    const value = given === undefined ? field.fallback(context) : asFigure(given, field)
+    const value = given === undefined ? field.fallback(context, values) : asFigure(given, field)
     const range = field.range(context)
     if (field.options && given !== undefined && !Number.isInteger(value)) {
       const message = `${label}, ${field.label.toLowerCase()}: ${JSON.stringify(given)} is not one of ${field.options.join(', ')}`

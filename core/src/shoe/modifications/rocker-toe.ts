@@ -1,4 +1,4 @@
-import { breakoverField, dressedToe, lineHandle } from './bend-line'
+import { bentAhead, breakoverField, dressedToe, lineHandle } from './bend-line'
 import type { Modification } from './modification'
 
 /** The toe bent up from the breakover forward; the foot is dressed to it. */
@@ -18,11 +18,11 @@ export const rockerToe: Modification = {
       fallback: ({ section }) => section.thickness * 0.6,
     },
   ],
-  breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
-  // Bent, not taken away: the section only stands higher.
-  rasp: (form, { middle }, { foot }, values) => {
-    const ahead = middle[1] - (foot.widestFromToe - values['behindToe']!)
-    return ahead > 0 ? { ...form, lift: (values['rise']! * ahead) / values['behindToe']! } : form
+  // Bent, not taken away: everything ahead of the line stands higher, over the whole width of the web.
+  rasp: (form, place, { foot }, values) => {
+    const { rise = 0, behindToe = 0 } = values
+    const bend = bentAhead(place, foot.widestFromToe - behindToe, rise / behindToe, 'section')
+    return bend ? { ...form, bend } : form
   },
   parts: (context, values) => [dressedToe(context, 'Rocker toe', values['behindToe']!)],
   handles: (context, values) => [

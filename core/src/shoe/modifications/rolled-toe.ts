@@ -1,9 +1,12 @@
-import { breakoverField, dressedToe, lineHandle } from './bend-line'
-import { bevelled, roundBar } from './kit'
+import { bentAhead, breakoverField, dressedToe, lineHandle, mostAhead } from './bend-line'
+import { roundBar } from './kit'
 import type { Modification } from './modification'
 
 /** How steeply a rolled toe rises from its breakover: height for a millimetre forward (common practice, no source). */
 const ROLL = 0.45
+
+/** It takes no more than this share of the height. */
+const MOST_UP = 0.8
 
 /** The ground edge of the toe rounded off from the breakover forward. */
 export const rolledToe: Modification = {
@@ -14,10 +17,12 @@ export const rolledToe: Modification = {
   fields: [breakoverField],
   excludes: { 'rocker-toe': 'A toe is either rolled on its ground edge or bent up; choose one' },
   refuse: roundBar,
-  breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
-  rasp: (form, { point }, { foot }, values) => {
-    const ahead = point[1] - (foot.widestFromToe - values['behindToe']!)
-    return ahead > 0 ? bevelled(form, 'outerGround', ahead, ahead * ROLL) : form
+  rasp: (form, place, context, values) => {
+    const line = context.foot.widestFromToe - values['behindToe']!
+    // The further back it begins the flatter it is, so that steel is left at the toe.
+    const slope = Math.min(ROLL, (form.thickness * MOST_UP) / mostAhead(context, line))
+    const bend = bentAhead(place, line, slope, 'ground')
+    return bend ? { ...form, bend } : form
   },
   parts: (context, values) => [dressedToe(context, 'Rolled toe', values['behindToe']!)],
   handles: lineHandle,

@@ -59,7 +59,6 @@ export const squaredToe: Modification = {
     rework: (rim) =>
       squaredRim(lay.rework(rim), foot.widestFromToe - values['behindToe']!, values['easing']!),
   }),
-  breakover: ({ foot }, values) => foot.widestFromToe - values['behindToe']!,
   handles: lineHandle,
   forging: () => [{ stage: 'toe', text: 'Forge the toe straight across before the toe quarters are bent.' }],
   tell: () => ['Leave the wall ahead of the shoe: dress only its edge.'],

@@ -1,10 +1,51 @@
-import { bearing } from './kit'
-import type { Modification, ShoeContext } from './modification'
+import { trackLength } from '../../geometry/track'
+import { bearing, stationAt } from './kit'
+import type { Modification, Part, ShoeContext, Values } from './modification'
+
+/** How a wedge is made. */
+const MADE = ['forged from the bar', 'welded on', 'riveted on'] as const
+const FORGED = 0
+
+/** Forged from the same bar, a wedge higher than this share of its thickness asks for too much of it (common practice, no source). */
+const FORGED_MOST = 0.4
 
 /** Degrees a wedge steepens the hoof: atan(rise / bearing length). */
 export function wedgeAngle(context: ShoeContext, rise: number): number {
   const { toeY, heelY } = bearing(context)
   return (Math.atan(rise / (toeY - heelY)) * 180) / Math.PI
+}
+
+/** Height of the wedge at a height of the foot's frame: nothing at the toe, all of it at the hindmost bearing. */
+function heightAt(context: ShoeContext, values: Values, y: number): number {
+  const { toeY, heelY } = bearing(context)
+  return Math.max(0, Math.min(1, (toeY - y) / (toeY - heelY))) * values['rise']!
+}
+
+/** What a wedge set on the bar is cut from, one on each branch: it begins where it is thick enough to hold. */
+function pieces(context: ShoeContext, values: Values): Part[] {
+  if (values['made'] === FORGED) return []
+  const { rims } = context
+  return (['lateral', 'medial'] as const).map((branch): Part => {
+    const [from, to] = [stationAt(context, branch, 0), stationAt(context, branch, 1)].sort((a, b) => a - b)
+    let volume = 0
+    let web = 0
+    rims.outer.stations.forEach((station, i) => {
+      if (i === 0 || station < from! + 1e-6 || station > to! + 1e-6) return
+      const along = rims.centreline.stations[Math.min(i, rims.centreline.stations.length - 1)]!
+      const before = rims.centreline.stations[Math.min(i - 1, rims.centreline.stations.length - 1)]!
+      volume += rims.web[i]! * heightAt(context, values, rims.outer.points[i]![1]) * (along - before)
+      web = Math.max(web, rims.web[i]!)
+    })
+    return {
+      label: `Wedge on the ${branch === 'lateral' ? 'outer' : 'inner'} branch`,
+      layer: 'fitting',
+      face: 'foot',
+      // It is seen in the sections of the branch: the bar stands higher by it.
+      edge: [],
+      volume,
+      stock: { width: web, thickness: values['rise']!, length: to! - from! },
+    }
+  })
 }
 
 /** Branches that grow thicker to the heel. */
@@ -18,15 +59,24 @@ export const wedge: Modification = {
       key: 'rise',
       label: 'Rise at the heels',
       kind: 'length',
-      where: 'How much thicker the branches are at the heels than at the toe.',
+      where: 'How much thicker the shoe is at its hindmost bearing than at the toe.',
       range: () => [1, 25],
       fallback: ({ foot }) => foot.length * 0.045,
     },
+    {
+      key: 'made',
+      label: 'How it is made',
+      kind: 'number',
+      options: MADE,
+      where: 'Forged from the same bar, or a piece of its own set on it: then the cut does not grow.',
+      range: () => [0, MADE.length - 1],
+      fallback: () => FORGED,
+    },
   ],
-  rise: ({ middle }, context, values) => {
-    const { toeY, heelY } = bearing(context)
-    return Math.max(0, Math.min(1, (toeY - middle[1]) / (toeY - heelY))) * values['rise']!
-  },
+  rise: ({ point }, context, values) => (values['made'] === FORGED ? heightAt(context, values, point[1]) : 0),
+  setOn: ({ point }, context, values) =>
+    values['made'] === FORGED ? 0 : heightAt(context, values, point[1]),
+  parts: pieces,
   handles: (context, values) => [
     {
       field: 'rise',
@@ -35,18 +85,33 @@ export const wedge: Modification = {
       view: 'side',
     },
   ],
-  forging: () => [
-    { stage: 'upset', text: 'Draw the toe or upset the heels of the straight bar to the wedge first.' },
-  ],
-  tell: (context, values) => [
-    `Steepens the hoof by ${wedgeAngle(context, values['rise']!).toFixed(1)}°.`,
-    ...(values['rise']! > context.section.thickness * 0.4
-      ? ['Thick for this bar: begin with thicker stock and draw the toe, or the cut grows long.']
-      : []),
-  ],
+  forging: (_context, values) =>
+    values['made'] === FORGED
+      ? [{ stage: 'upset', text: 'Draw the toe or upset the heels of the straight bar to the wedge first.' }]
+      : [
+          {
+            stage: 'pieces',
+            text: `Forge two wedges from bar as wide as the web, fit them to the branches and ${values['made'] === 1 ? 'weld them on' : 'rivet them on, heads flush'}; level the seat.`,
+          },
+        ],
+  tell: (context, values) => [`Steepens the hoof by ${wedgeAngle(context, values['rise']!).toFixed(1)}°.`],
   cautions: (context, values) => {
     const angle = wedgeAngle(context, values['rise']!)
+    const { thickness } = context.section
+    const rise = values['rise']!
+    const more = (trackLength(context.rims.centroid) * rise) / 2 / thickness
     return [
+      ...(values['made'] === FORGED && rise > thickness * FORGED_MOST
+        ? [
+            {
+              code: 'wedge-thick',
+              severity: 'caution' as const,
+              title: 'High wedge for this bar',
+              text: `Forged from the same bar it lengthens the cut by about ${Math.round(more)} mm, all of it to be upset toward the heels.`,
+              action: `Begin with bar about ${Math.round(thickness + rise / 2)} mm thick and draw the toe, or have the wedge welded or riveted on.`,
+            },
+          ]
+        : []),
       {
         code: 'wedge',
         severity: angle > 4 ? 'caution' : 'note',

@@ -11,10 +11,9 @@ export const perimeter: School = {
     if (foot.wornBreakover === undefined) return { found: true, y: toe, used: ['trimmed toe'] }
     return {
       found: true,
-      y: toe,
-      rearY: toe - foot.wornBreakover,
+      y: toe - foot.wornBreakover,
       used: ['trimmed toe', 'wear of the old shoe'],
-      note: 'Roll it back to where the old shoe was worn.',
+      note: 'The shoe follows the trimmed toe; its ground edge is rolled back to where the old shoe was worn.',
     }
   },
 }

@@ -1,0 +1,58 @@
+import { sliceTrack, track, trackLength, type Track } from '../geometry/track'
+import { rotated, type Vec } from '../geometry/vector'
+import type { Half } from '../foot/half'
+
+/** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
+const TURNS_WITHIN = 0.05
+
+/** Steps it is walked in, mm. */
+const STEP = 2
+
+/**
+ * The foot's outline carried on behind its buttresses: the wall closes inward there, a branch does not follow it but
+ * turns straight back, so that long heels stay open. A branch that ends before the buttress is cut off.
+ *
+ * @returns the run, and the station on it at which the outline starts
+ * @param heelLength of each branch behind its buttress, mm along it; minus ends before it
+ */
+export function branchRun(outline: Track, heelLength: Record<Half, number>): { run: Track; start: number } {
+  const { lateral, medial } = heelLength
+  const end = trackLength(outline)
+  const turn = end * TURNS_WITHIN
+  const inner = sliceTrack(outline, Math.max(0, -lateral), end - Math.max(0, -medial))
+  const last = outline.points.length - 1
+  const [x, y] = outline.tangents[0]!
+  // Walked away from the foot; the outline itself is walked toward it on this side.
+  const before = straightBack(outline.points[0]!, [-x, -y], lateral, turn)
+  const after = straightBack(outline.points[last]!, outline.tangents[last]!, medial, turn)
+  const run = track(
+    [...before.map(({ point }) => point).reverse(), ...inner.points, ...after.map(({ point }) => point)],
+    [
+      ...before.map(({ way }): Vec => [-way[0], -way[1]]).reverse(),
+      ...inner.tangents,
+      ...after.map(({ way }) => way),
+    ],
+  )
+  return { run, start: before.length === 0 ? -Math.max(0, -lateral) : run.stations[before.length]! }
+}
+
+/** The way back from a buttress, turning evenly out of its direction until it runs straight back. */
+function straightBack(from: Vec, way: Vec, length: number, turn: number): { point: Vec; way: Vec }[] {
+  if (length <= 0) return []
+  const off = Math.atan2(way[0], -way[1])
+  const left = (s: number) => off * (1 - Math.min(1, s / turn)) ** 2
+  const direction = (s: number): Vec => rotated([0, -1], left(s))
+  const steps = Math.max(2, Math.ceil(length / STEP))
+  const walked: { point: Vec; way: Vec }[] = []
+  let [x, y] = from
+  for (let i = 1; i <= steps; i++) {
+    const s = (length * i) / steps
+    const h = length / steps
+    // Simpson over the step: the direction changes by a few degrees in it.
+    const [a, b, c] = [direction(s - h), direction(s - h / 2), direction(s)]
+    x += (h * (a[0] + 4 * b[0] + c[0])) / 6
+    y += (h * (a[1] + 4 * b[1] + c[1])) / 6
+    walked.push({ point: [x, y], way: c })
+  }
+  return walked
+}
