@@ -34,7 +34,7 @@ import type {
   ShoeContext,
 } from './shoe/modifications/modification'
 import { refusals, resolveModifications, warningsOf, type Chosen } from './shoe/modifications/resolve'
-import { layRims, shoeBody, type Rims } from './shoe/rims'
+import { layRims, plainLength, shoeBody, type Rims } from './shoe/rims'
 import { centroidFromOuter, checkSection } from './shoe/section'
 import { checkWorkshop, resolveWorkshop } from './workshop'
 
@@ -156,20 +156,9 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear, padding)
   const nailing = chooseNail(nails, nailPlan, thicknessAtNails(nails, cuts), padding, workshop.nailSizes)
   const work = chosen.flatMap(({ modification, values }) => modification.marks?.(context, values) ?? [])
-  const usual = resolveFit('general', foot)
-  const general =
-    fit.name === 'general' ? plain : layRims(outline, plainLay(usual, outline, section.width), centroidShare)
-  const iron = workIron(
-    foot,
-    section,
-    rims,
-    profile,
-    holes,
-    workshop,
-    parts,
-    work,
-    trackLength(general.centroid),
-  )
+  const general = plainLay(resolveFit('general', foot), outline, section.width)
+  const usual = plainLength(outline, general, section.width, centroidShare)
+  const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work, usual)
   const suggestion = suggestSection(foot, fit.name)
   const { foremost, hindmost } = groundContact(cuts, parts)
   const balance = balanceOf({ foot, assumed, widest, heelEnds: hindmost, shoeToeY: foremost })

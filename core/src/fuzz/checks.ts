@@ -61,19 +61,20 @@ export function followed(nail: Nail, plan: Plan): { deepest: number; exit: numbe
   return { deepest, exit: z }
 }
 
-/** Lowest and highest exit of a nail that may be called sound, mm: a little wider than Crescent's own limits. */
-const SOUND_EXIT = [10, 45] as const
+/** Lowest exit of a nail that may be called sound, mm: a little lower than Crescent's own limit. */
+const SOUND_EXIT = 10
 
 function nailFaults(plan: Plan): string[] {
   return plan.nails.flatMap((nail) => {
     if (nail.verdict !== 'sound') return []
     const name = `sound nail ${nail.branch} ${nail.number}`
     const { deepest, exit } = followed(nail, plan)
+    const hairline = plan.foot.dorsalLength * Math.sin((plan.foot.toeAngle * Math.PI) / 180)
     const limit = nail.wallThickness + plan.foot.whiteLineWidth
     const faults: string[] = []
     if (deepest > limit + 0.1)
       faults.push(`${name} would prick: ${deepest.toFixed(2)} of ${limit.toFixed(2)}`)
-    if (exit < SOUND_EXIT[0] || exit > SOUND_EXIT[1]) faults.push(`${name} comes out at ${exit.toFixed(1)}`)
+    if (exit < SOUND_EXIT || exit > hairline) faults.push(`${name} comes out at ${exit.toFixed(1)}`)
     if (nail.behindWall > 1.01) faults.push(`${name} stands ${nail.behindWall.toFixed(1)} behind the wall`)
     return faults
   })

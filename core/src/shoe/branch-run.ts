@@ -5,6 +5,9 @@ import type { Half } from '../foot/half'
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
 const TURNS_WITHIN = 0.05
 
+/** Less than this is no length to carry on by, mm. */
+const LEAST = 1e-3
+
 /** Steps it is walked in, mm. */
 const STEP = 2
 
@@ -38,7 +41,7 @@ export function branchRun(outline: Track, heelLength: Record<Half, number>): { r
 
 /** The way back from a buttress, turning evenly out of its direction until it runs straight back. */
 function straightBack(from: Vec, way: Vec, length: number, turn: number): { point: Vec; way: Vec }[] {
-  if (length <= 0) return []
+  if (length < LEAST) return []
   const off = Math.atan2(way[0], -way[1])
   const left = (s: number) => off * (1 - Math.min(1, s / turn)) ** 2
   const direction = (s: number): Vec => rotated([0, -1], left(s))

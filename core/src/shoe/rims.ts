@@ -49,6 +49,13 @@ export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): 
   }
 }
 
+/** How long the bar of a plain shoe is, mm: the path of its section's centroid, and nothing else of its rims. */
+export function plainLength(outline: FootOutline, lay: Lay, width: number, centroidShare: number): number {
+  const { run, start } = branchRun(outline.track, lay.heelLength)
+  const outer = rawParallel(run, (station) => lay.reach(station - start))
+  return trackLength(parallel(outer, -width * centroidShare))
+}
+
 function placeOf(outer: Track, toe: number, i: number, point: Vec): LayPlace {
   const station = outer.stations[i]!
   const long = trackLength(outer)

@@ -1,3 +1,4 @@
+import { figureAlong } from '../../geometry/figure-along'
 import { region } from '../../geometry/region'
 import type { Vec } from '../../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
@@ -10,9 +11,9 @@ const FROG_STEPS = 2
 /** A plate smaller than this carries nothing, mm2. */
 const LEAST_PLATE = 150
 
-/** Rows the plate is drawn in from its point to the bar, and halvings to its edge in each. */
-const ROWS = 36
-const HALVINGS = 14
+/** Rows the frog and the plate are taken in, and halvings to the edge in each. */
+const ROWS = 28
+const HALVINGS = 11
 
 /**
  * The frog plate: everything of the mapped frog that lies as far inside its edge as asked, set back until its point is
@@ -20,59 +21,74 @@ const HALVINGS = 14
  * goes on to the bar.
  */
 const plate = once((context: ShoeContext, values: Values): Vec[] => {
-  const { landmarks } = context
-  const { inset = 0 } = values
+  const { frog, frogApex } = context.landmarks
+  const { inset = 0, apexGap = 0 } = values
   const bar = barBetweenHeels(context, '', values['width']!, values['thickness']!)
   if (!bar) return []
   const front = bar.edge[1]![1]
-  const foremost = drawnInTip(landmarks.frog, inset)
+  const foremost = drawnInTip(frog, inset)
   if (foremost === undefined) return []
-  const tip = Math.min(foremost, landmarks.frogApex[1] - values['apexGap']!)
+  const tip = Math.min(foremost, frogApex[1] - apexGap)
   if (tip <= front) return []
-  const sides = ([1, -1] as const).map((sign): Vec[] => {
-    const rows: Vec[] = []
-    for (let row = 0; row <= ROWS; row++) {
+  const [lateral, medial] = ([1, -1] as const).map((sign): Vec[] => {
+    // The frog drawn in, from its point back: how far it reaches on this side.
+    const rows = Array.from({ length: ROWS + 1 }, (_, row) => foremost + ((front - foremost) * row) / ROWS)
+    const known = rows.flatMap((y) => {
+      const reach = drawnInAt(frog, inset, y, sign)
+      return reach === undefined ? [] : [{ behind: foremost - y, reach }]
+    })
+    const at = (behind: number) =>
+      figureAlong(
+        known.map((one) => one.behind),
+        known.map((one) => one.reach),
+        behind,
+      )
+    const rear = foremost - (known.at(-1)?.behind ?? 0)
+    return rows.flatMap((_, row): Vec[] => {
       const y = tip + ((front - tip) * row) / ROWS
-      const here = drawnInAt(landmarks.frog, inset, y, sign)
-      const ahead = drawnInAt(landmarks.frog, inset, y + foremost - tip, sign)
-      if (here !== undefined && ahead !== undefined) rows.push([sign * Math.min(here, ahead), y])
-    }
-    return rows
+      return y < rear ? [] : [[sign * Math.min(at(foremost - y), at(tip - y)), y]]
+    })
   })
-  const [lateral = [], medial = []] = sides
-  const last = { lateral: lateral.at(-1), medial: medial.at(-1) }
-  if (!last.lateral || !last.medial) return []
-  const neck = (at: Vec): Vec[] => (at[1] > front ? [[at[0], front]] : [])
+  const last = { lateral: lateral?.at(-1), medial: medial?.at(-1) }
+  if (!lateral || !medial || !last.lateral || !last.medial) return []
+  const neck = (end: Vec): Vec[] => (end[1] > front ? [[end[0], front]] : [])
   // The plate may begin in a point: one of both sides' is enough there.
   const both = medial.filter(([x], i) => x < lateral[i]![0])
   return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
 })
 
-/** How far inside a closed line a point lies, mm; minus outside. */
-function within(edge: readonly Vec[], [x, y]: Vec): number {
+/** How far inside a closed line a point lies, mm; minus outside. Plain numbers: it is asked hundreds of times a plan. */
+function within(edge: readonly Vec[], x: number, y: number): number {
   let inside = false
   let least = Infinity
-  let a = edge[edge.length - 1]!
-  for (const b of edge) {
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-    if (a[1] > y !== b[1] > y && x < a[0] + (dx * (y - a[1])) / dy) inside = !inside
+  let ax = edge[edge.length - 1]![0]
+  let ay = edge[edge.length - 1]![1]
+  for (const point of edge) {
+    const bx = point[0]
+    const by = point[1]
+    const dx = bx - ax
+    const dy = by - ay
+    if (ay > y !== by > y && x < ax + (dx * (y - ay)) / dy) inside = !inside
     const long = dx * dx + dy * dy
-    const u = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (y - a[1]) * dy) / long))
-    const [ox, oy] = [x - a[0] - dx * u, y - a[1] - dy * u]
-    least = Math.min(least, ox * ox + oy * oy)
-    a = b
+    const u = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / long))
+    const ox = x - ax - dx * u
+    const oy = y - ay - dy * u
+    const gap = ox * ox + oy * oy
+    if (gap < least) least = gap
+    ax = bx
+    ay = by
   }
   return inside ? Math.sqrt(least) : -Math.sqrt(least)
 }
 
 /** How far from the middle line a frog reaches at a height on one side when drawn in; undefined where nothing is left. */
 function drawnInAt(frog: readonly Vec[], inset: number, y: number, sign: 1 | -1): number | undefined {
-  if (within(frog, [0, y]) < inset) return undefined
+  if (within(frog, 0, y) < inset) return undefined
   let low = 0
   let high = Math.max(...frog.map(([x]) => x * sign))
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2
-    if (within(frog, [sign * middle, y]) < inset) high = middle
+    if (within(frog, sign * middle, y) < inset) high = middle
     else low = middle
   }
   return low
@@ -82,11 +98,11 @@ function drawnInAt(frog: readonly Vec[], inset: number, y: number, sign: 1 | -1)
 function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
   const apex = Math.max(...frog.map(([, y]) => y))
   const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
-  if (within(frog, [0, widest]) < inset) return undefined
+  if (within(frog, 0, widest) < inset) return undefined
   let [low, high] = [widest, apex]
   for (let i = 0; i < 2 * HALVINGS; i++) {
     const middle = (low + high) / 2
-    if (within(frog, [0, middle]) < inset) high = middle
+    if (within(frog, 0, middle) < inset) high = middle
     else low = middle
   }
   return low

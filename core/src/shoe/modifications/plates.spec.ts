@@ -120,8 +120,8 @@ describe('hinged heel expander', () => {
 
   it('adds two inches to the egg-bar measure for hinge and overlap', () => {
     const plan = made([{ kind: 'hinged-expander' }])
-    const run = part(plan, 'Hinge, lap and turned heels')
-    const byArea = region(run.edge).area / 19.05
+    const egg = part(made([{ kind: 'egg-bar' }]), 'Run of the egg bar')
+    const byArea = region(egg.edge).area / 19.05
     expect(plan.iron.closing - byArea).toBeCloseTo(inches(2), 0)
     expect(plan.iron.cutLength).toBeCloseTo(plain.iron.cutLength + plan.iron.closing, 6)
   })
