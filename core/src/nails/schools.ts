@@ -1,6 +1,6 @@
 import type { Half } from '../foot/half'
 import type { FootOutline } from '../foot/outline'
-import { nearestStation, placeAt, trackLength } from '../geometry/track'
+import { nearestStation, placeAt, trackLength, type Track } from '../geometry/track'
 import type { Rims } from '../shoe/rims'
 
 export const NAIL_SCHOOLS = ['sound', 'laminitic'] as const
@@ -22,11 +22,20 @@ export interface NailSchool {
   zone: (rims: Rims, outline: FootOutline, branch: Half) => NailZone
 }
 
+const known = new WeakMap<Rims, Record<Half, number>>()
+
+/** Stations of the outer rim beside the two ends of the wall; looked for once for each shoe. */
+function besideButtress(rims: Rims, wall: Track): Record<Half, number> {
+  const near = (station: number) => nearestStation(rims.outer, placeAt(wall, station).point)
+  const found = known.get(rims) ?? { lateral: near(0), medial: near(trackLength(wall)) }
+  known.set(rims, found)
+  return found
+}
+
 /** From the toe to the bend of the quarter and to the buttress, mm along the outer rim: a nail needs wall beside it. */
 function lengths(rims: Rims, { track }: FootOutline, branch: Half): { bend: number; buttress: number } {
   const lateral = branch === 'lateral'
-  const wallEnd = placeAt(track, lateral ? 0 : trackLength(track)).point
-  const beside = nearestStation(rims.outer, wallEnd)
+  const beside = besideButtress(rims, track)[branch]
   const [bend, buttress] = lateral
     ? [rims.toe - rims.lateralBend, rims.toe - beside]
     : [rims.medialBend - rims.toe, beside - rims.toe]

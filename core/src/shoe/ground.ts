@@ -1,8 +1,8 @@
 import type { Half } from '../foot/half'
-import { along, turnRight } from '../geometry/vector'
+import { turnRight } from '../geometry/vector'
 import type { SectionCut } from './build'
 import type { Part } from './modifications/modification'
-import { sectionOutline } from './section-form'
+import type { SectionForm } from './section-form'
 
 /** What of the made shoe stands on level ground, y in the foot's frame, mm. */
 export interface GroundContact {
@@ -12,8 +12,12 @@ export interface GroundContact {
   hindmost: Record<Half, number>
 }
 
-/** A place no higher than this above the ground bears on it, mm. */
-const BEARS = 0.05
+/** What of a section lies on the ground, from and to, in from the outer rim; nothing where the first is the larger. */
+function onGround({ shape, width, outerGround, innerGround, bend }: SectionForm): [number, number] {
+  const rises = bend?.from ?? 0
+  if (shape === 'half-round') return [Math.max(width / 2, rises), width / 2]
+  return [Math.max(outerGround[0], rises), width - innerGround[0]]
+}
 
 /**
  * Reads the bearing from the sections as they are made: bevelled and bent edges do not bear, bars behind the heels do.
@@ -24,10 +28,12 @@ export function groundContact(cuts: readonly SectionCut[], parts: readonly Part[
   let foremost = -Infinity
   const hindmost: Record<Half, number> = { lateral: Infinity, medial: Infinity }
   for (const { place, form } of cuts) {
-    const out = turnRight(place.tangent)
-    for (const [inFromRim, height] of sectionOutline(form)) {
-      if (height > BEARS) continue
-      const [, y] = along(place.point, out, -inFromRim)
+    const [from, to] = onGround(form)
+    if (from > to) continue
+    const outward = turnRight(place.tangent)[1]
+    // A section that lies aslant reaches furthest at one end of what bears of it.
+    for (const inFromRim of [from, to]) {
+      const y = place.point[1] - outward * inFromRim
       foremost = Math.max(foremost, y)
       hindmost[place.branch] = Math.min(hindmost[place.branch], y)
     }
