@@ -66,6 +66,24 @@ export default tseslint.config(
     ]),
   },
   {
+    // A length in a sentence is written in the reader's unit: `told` in core, FigureText on a screen.
+    files: ['core/src/**/*.ts', 'web/src/**/*.ts'],
+    ignores: ['**/*.spec.ts', 'core/src/units/**', 'core/src/fuzz/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'TemplateElement[value.raw=/^ ?(mm|in)(?![a-z])/]',
+          message: 'A unit pasted into a sentence: leave the length open with told`${length(mm)}`.',
+        },
+        {
+          selector: 'Literal[value=/\\d ?mm(?![a-z])|\\d\\u002F\\d+ in(?![a-z])/]',
+          message: 'A length written out in a sentence: leave it open with told`${length(mm)}`.',
+        },
+      ],
+    },
+  },
+  {
     files: ['web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
   },

@@ -6,7 +6,6 @@ export * from './problem'
 export { describeProblem } from './range'
 export type { Vec } from './geometry/vector'
 export type { Caution, Severity } from './cautions/caution'
-export { describeCaution } from './cautions/question'
 export {
   FOOT_FIGURES,
   footFigure,
@@ -156,3 +155,5 @@ export {
   type VisitPage,
 } from './records/answers'
 export { snapshotOf, type Snapshot } from './records/snapshot'
+export { writeTold, type Quantity, type Told } from './units/told'
+export { RULES_ADD } from './iron/iron'

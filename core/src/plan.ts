@@ -15,7 +15,7 @@ import { clearStretches, type ClearStretch } from './nails/keep-clear'
 import { checkNails, resolveNails } from './nails/nail-plan'
 import { chooseNail, type Nailing } from './nails/nailing'
 import { judgeNails, type Nail } from './nails/nails'
-import { ProblemError, type Problem } from './problem'
+import { problem, ProblemError, type Problem } from './problem'
 import type { FootInput } from './records/foot'
 import type { Section, ShoeInput, WorkshopInput } from './records/shoe'
 import { suggestSection, type SuggestedSection } from './shoe/common-sections'
@@ -36,6 +36,7 @@ import type {
 import { refusals, resolveModifications, warningsOf, type Chosen } from './shoe/modifications/resolve'
 import { layRims, plainLength, shoeBody, type Rims } from './shoe/rims'
 import { centroidFromOuter, checkSection } from './shoe/section'
+import { length, told, type Told } from './units/told'
 import { checkWorkshop, resolveWorkshop } from './workshop'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
@@ -84,7 +85,7 @@ export interface PlannedModification {
   values: Readonly<Record<string, number>>
   /** What is possible for each figure here. */
   ranges: Readonly<Record<string, readonly [number, number]>>
-  told: string[]
+  told: Told[]
   handles: ModificationHandle[]
   guides: Guide[]
   course: CourseStep[]
@@ -192,6 +193,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     })),
     forging: forgingOrder(
       chosen.flatMap(({ modification, values }) => modification.forging?.(context, values) ?? []),
+      iron.branches,
     ),
     iron,
     suggestion,
@@ -276,18 +278,20 @@ const isShut = ({ inner, outer, centroid }: Rims): boolean =>
 /** Modifications that spread the web until nothing is left within it. */
 const shutBy = (chosen: readonly Chosen[], foot: Foot): Problem => {
   const last = chosen.filter(({ modification: { lay, forge } }) => lay ?? forge).at(-1)!
-  return {
-    path: `shoe.modifications.${last.at}.kind`,
-    message: `${last.modification.label}: with it the web leaves no opening in a foot ${Math.round(foot.width)} mm wide; take a narrower bar or spread it less`,
-  }
+  return problem(
+    `shoe.modifications.${last.at}.kind`,
+    told`${last.modification.label}: with it the web leaves no opening in a foot ${length(foot.width)} wide; take a narrower bar or spread it less`,
+  )
 }
 
-const meeting = (fit: Fit): Problem => ({
-  path: 'shoe.fit.heelLength',
-  message: `Branch behind the buttress: with ${Math.round(fit.heelLength)} mm the two branches meet; end them sooner or take a narrower bar`,
-})
+const meeting = (fit: Fit): Problem =>
+  problem(
+    'shoe.fit.heelLength',
+    told`Branch behind the buttress: with ${length(fit.heelLength)} the two branches meet; end them sooner or take a narrower bar`,
+  )
 
-const tooWide = (width: number, foot: Foot): Problem => ({
-  path: 'shoe.section.width',
-  message: `Bar width: ${Math.round(width)} mm leaves no opening in a foot ${Math.round(foot.width)} mm wide`,
-})
+const tooWide = (width: number, foot: Foot): Problem =>
+  problem(
+    'shoe.section.width',
+    told`Bar width: ${length(width)} leaves no opening in a foot ${length(foot.width)} wide`,
+  )

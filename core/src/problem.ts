@@ -1,4 +1,5 @@
-import type { FigureKind } from './units/figure'
+import { PLAIN, type FigureKind } from './units/figure'
+import { writeTold, type Told } from './units/told'
 
 /** One thing wrong with what was put in. Nothing is computed while a problem stands. */
 export interface Problem {
@@ -6,6 +7,8 @@ export interface Problem {
   path: string
   /** What is wrong, in words, lengths in mm. */
   message: string
+  /** The same with its lengths left open, where it holds any; a screen writes it in its own unit. */
+  told?: Told
   /** The figure by its field name, where the problem is one of range. */
   figure?: string
   kind?: FigureKind
@@ -13,6 +16,13 @@ export interface Problem {
   /** The possible range, lengths in mm, angles in degrees. */
   range?: readonly [number, number]
 }
+
+/** A problem told in a sentence. */
+export const problem = (path: string, sentence: Told): Problem => ({
+  path,
+  message: writeTold(sentence, PLAIN),
+  ...(typeof sentence !== 'string' && { told: sentence }),
+})
 
 /** Thrown by the core when the input cannot be worked with; carries every problem found. */
 export class ProblemError extends Error {

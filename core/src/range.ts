@@ -1,6 +1,7 @@
 import type { Problem } from './problem'
 import { formatFigure, type FigureKind } from './units/figure'
 import type { LengthStyle } from './units/length'
+import { writeTold } from './units/told'
 
 /** The problem of a figure that lies outside its possible range, or undefined when it lies within. */
 export function outOfRange(
@@ -19,7 +20,7 @@ export function outOfRange(
 export function describeProblem(problem: Problem, style?: LengthStyle): string {
   const { figure, kind, value, range } = problem
   if (figure === undefined || kind === undefined || range === undefined || value === undefined) {
-    return problem.message
+    return problem.told && style ? writeTold(problem.told, style) : problem.message
   }
   const write = (n: number) => formatFigure(n, kind, style)
   const given = Number.isFinite(value) ? `${write(value)} is not possible` : 'a number is needed'

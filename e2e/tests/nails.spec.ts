@@ -93,7 +93,7 @@ test.describe('nails', () => {
     await shelf.getByLabel('Blade mm of Tin 0').fill('41')
     await shelf.getByRole('button', { name: 'Save' }).click()
     await expect(shelf).toBeHidden()
-    await page.getByLabel('Nail to drive').selectOption({ label: 'Tin 0, 41 mm' })
+    await page.getByLabel('Nail to drive').selectOption({ label: 'Tin 0, 1 5/8"' })
     await expect(page.locator('cr-iron-slip').getByText('Tin 0', { exact: true })).toBeVisible()
   })
 

@@ -1,5 +1,6 @@
 import { mostUncovered } from '../shoe/cover'
 import type { CautionRule } from './context'
+import { length, told } from '../units/told'
 
 /** What cannot be seen with the eye is no reason to speak, mm. */
 const SEEN = 0.5
@@ -22,7 +23,7 @@ export const coverCautions: CautionRule = ({ cover, outline, foot }) => {
       code: 'foot-uncovered',
       severity: 'caution',
       title: 'Foot not covered',
-      text: `On the ${half} side the wall stands ${Math.round(-least.stands)} mm outside the shoe.`,
+      text: told`On the ${half} side the wall stands ${length(-least.stands)} outside the shoe.`,
       action: 'Give the fit more room there, turn the shoe less, or start from a larger shoe.',
     },
   ]

@@ -1,6 +1,7 @@
 import type { Nail } from '../nails/nails'
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { CautionRule } from './context'
+import { length, told } from '../units/told'
 
 /** Exits further apart than this are seen, mm (common practice, no source). */
 const EXIT_SPREAD = 6
@@ -16,7 +17,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-pricks',
       severity: 'stop',
       title: 'Nail would prick',
-      text: `${names(pricking)}: ${pricking[0]!.why}`,
+      text: told`${names(pricking)}: ${pricking[0]!.why}`,
       action:
         'Leave the hole empty or punch it finer. If a horse is pricked: pull the nail, say so, call the vet.',
     })
@@ -27,7 +28,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-close',
       severity: 'caution',
       title: 'Nail close',
-      text: `${names(close)}: ${close[0]!.why}`,
+      text: told`${names(close)}: ${close[0]!.why}`,
       action: 'Punch it finer, take a slimmer nail, or leave it out.',
     })
   }
@@ -37,7 +38,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-low',
       severity: 'caution',
       title: 'Nail holds little wall',
-      text: `${names(low)}: ${low[0]!.why}`,
+      text: told`${names(low)}: ${low[0]!.why}`,
       action: 'Punch it coarser or take a wider web.',
     })
   }
@@ -47,7 +48,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-exit',
       severity: off.some(({ verdict }) => verdict === 'never-out') ? 'stop' : 'caution',
       title: 'Nail comes out in the wrong place',
-      text: `${names(off)}: ${off[0]!.why}`,
+      text: told`${names(off)}: ${off[0]!.why}`,
       action: 'Lean it as the wall leans there, or move its hole.',
     })
   }
@@ -57,7 +58,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-in-the-way',
       severity: 'caution',
       title: 'Nail where the wall does not hold',
-      text: `${names(inTheWay)}: ${inTheWay[0]!.why}`,
+      text: told`${names(inTheWay)}: ${inTheWay[0]!.why}`,
       action: 'Move the hole along the crease, or leave it empty.',
     })
   }
@@ -87,7 +88,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-none-fits',
       severity: 'caution',
       title: 'No nail on the shelf fits',
-      text: `It must reach ${Math.round(need.length)} mm and be no thicker than ${need.shank.toFixed(1)} mm.`,
+      text: told`It must reach ${length(need.length)} and be no thicker than ${length(need.shank, 'fine')}.`,
       action: 'Punch the holes finer, take a thinner shoe, or add a nail to the table.',
     })
   }
@@ -96,7 +97,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-short',
       severity: 'caution',
       title: 'Nail too short to clinch',
-      text: `${size.name} is ${Math.round(size.length)} mm long; the longest way takes ${Math.round(need.length)} mm.`,
+      text: told`${size.name} is ${length(size.length)} long; the longest way takes ${length(need.length)}.`,
       action: 'Take a longer nail.',
     })
   }
@@ -105,7 +106,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'nail-stout',
       severity: 'caution',
       title: 'Nail stout for this wall',
-      text: `${size.name} is ${size.shank.toFixed(1)} mm thick; a wall this thin splits above ${need.shank.toFixed(1)} mm.`,
+      text: told`${size.name} is ${length(size.shank, 'fine')} thick; a wall this thin splits above ${length(need.shank, 'fine')}.`,
       action: 'Take a slimmer nail.',
     })
   }
@@ -114,7 +115,7 @@ export const nailCautions: CautionRule = ({ nails, nailing, heldByClips }) => {
       code: 'exits-spread',
       severity: 'note',
       title: 'Clinches not in one line',
-      text: `The exits spread over ${Math.round(exits.high - exits.low)} mm.`,
+      text: told`The exits spread over ${length(exits.high - exits.low)}.`,
       action: 'Lean each nail as the wall leans there; even out the insets.',
     })
   }

@@ -1,5 +1,7 @@
 import type { Animal, FootInput } from '../records/foot'
 import type { FigureKind } from '../units/figure'
+import { inches } from '../units/length'
+import { length, told, type Told } from '../units/told'
 
 /** What is chosen about a foot, not measured. */
 export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear'
@@ -21,7 +23,7 @@ export interface FootFigure {
   kind: FigureKind
   group: 'measured' | 'widest' | 'outline' | 'wall' | 'landmarks' | 'side'
   /** Where to lay the rule, or what the number means. */
-  where: string
+  where: Told
   /** What is possible, given the figures before it in the list. */
   range: (known: KnownFigures) => readonly [number, number]
   /** What is usual for each kind of animal; a third outside it raises a question. Recalled, not measured. */
@@ -344,8 +346,7 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     label: 'Plumb line behind heels',
     kind: 'length',
     group: 'side',
-    where:
-      'A plumb line 3/8 to 1/2 in behind the cannon: how far behind the buttress line it meets the ground; minus if ahead.',
+    where: told`A plumb line ${length(inches(3 / 8))} to ${length(inches(1 / 2))} behind the cannon: how far behind the buttress line it meets the ground; minus if ahead.`,
     range: ({ length }) => [-length * 0.4, length * 0.6],
   },
 ]

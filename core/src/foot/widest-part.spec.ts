@@ -14,7 +14,7 @@ describe('widestPart', () => {
 
   it('puts the first estimate an inch behind the true apex', () => {
     expect(widestPart({ frogApex: 36 }).estimates).toEqual([
-      { way: 'apex', label: 'an inch behind the true apex', fromToe: 61.4 },
+      { way: 'apex', label: 'behind the true apex', fromToe: 61.4 },
     ])
   })
 

@@ -38,7 +38,7 @@ const agreement = (gap: number): number =>
   Math.min(1, Math.max(0, (AGREEMENT - Math.abs(gap)) / (AGREEMENT - FULL_AGREEMENT)))
 
 const LABELS: Record<WidestWay, string> = {
-  apex: 'an inch behind the true apex',
+  apex: 'behind the true apex',
   bars: 'where the bars run out',
   arc: 'the widest arc along the straight edge',
 }

@@ -1,10 +1,12 @@
 import type { CloseCheck } from '../records/practice'
+import { inches } from '../units/length'
+import { length, told, type Told } from '../units/told'
 
 /** One thing to look at while a foot is nailed and finished, in the order of the work. */
 export interface CloseStep {
   check: CloseCheck
   label: string
-  what: string
+  what: Told
 }
 
 /** The close list (common practice, no source). */
@@ -28,7 +30,7 @@ export const CLOSE_LIST: readonly CloseStep[] = [
   {
     check: 'clinched',
     label: 'Clinched',
-    what: 'Stub just over 1/16 in, about square; a small bed rasped under it, never into the shank.',
+    what: told`Stub just over ${length(inches(1 / 16))}, about square; a small bed rasped under it, never into the shank.`,
   },
   {
     check: 'finished',

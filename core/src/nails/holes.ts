@@ -1,4 +1,4 @@
-import type { Problem } from '../problem'
+import { problem, type Problem } from '../problem'
 import type { Foot } from '../foot/measurements'
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
@@ -8,6 +8,7 @@ import type { Branch } from '../iron/iron'
 import { webAt, type Rims } from '../shoe/rims'
 import type { NailPlan } from './nail-plan'
 import { nailSchool } from './schools'
+import { length, told } from '../units/told'
 
 /** A hole as it is punched. */
 export interface NailHole {
@@ -71,12 +72,20 @@ export function checkHolePlaces(rims: Rims, outline: FootOutline, plan: NailPlan
       const path = `shoe.nails.${branch}.${i + 1}.fromToe`
       const range = [FROM_ENDS, long - FROM_ENDS] as const
       if (!(place >= range[0] && place <= range[1])) {
-        const message = `${name} hole ${i + 1}: ${Math.round(place)} mm from the toe is not on the branch; it lies between ${Math.round(range[0])} and ${Math.round(range[1])} mm`
-        return [{ path, message }]
+        return [
+          problem(
+            path,
+            told`${name} hole ${i + 1}: ${length(place)} from the toe is not on the branch; it lies between ${length(range[0])} and ${length(range[1])}`,
+          ),
+        ]
       }
       if (i > 0 && place < places[i - 1]! + LEAST_APART) {
-        const message = `${name} holes ${i} and ${i + 1}: ${Math.round(place - places[i - 1]!)} mm apart; the bar needs at least ${LEAST_APART} mm between two, in their order from the toe`
-        return [{ path, message }]
+        return [
+          problem(
+            path,
+            told`${name} holes ${i} and ${i + 1}: ${length(place - places[i - 1]!)} apart; the bar needs at least ${length(LEAST_APART)} between two, in their order from the toe`,
+          ),
+        ]
       }
       return []
     })

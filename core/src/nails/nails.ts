@@ -9,6 +9,7 @@ import { nailFlight } from './flight'
 import type { NailHole } from './holes'
 import { inTheWay, type ClearStretch } from './keep-clear'
 import type { NailPlan } from './nail-plan'
+import { length, told, type Told } from '../units/told'
 
 /** What is to be thought of a nail: only `sound` is driven without a second look. */
 export const VERDICTS = [
@@ -39,7 +40,7 @@ export interface Nail extends NailHole {
   deepest: number
   verdict: Verdict
   /** The verdict in words, with why. */
-  why: string
+  why: Told
   /** How high it came out when it was driven, mm. */
   seen?: number
 }
@@ -129,44 +130,43 @@ export function judge(
   foot: Pick<Foot, 'wallThickness' | 'whiteLineWidth'>,
   deepest: number,
   exit: NailExit,
-): { verdict: Verdict; why: string } {
+): { verdict: Verdict; why: Told } {
   const { wallThickness: wall, whiteLineWidth: line } = foot
-  const tell = (mm: number) => `${Math.round(mm * 2) / 2} mm`
   if (deepest <= 0) return { verdict: 'misses', why: 'Lies outside the wall: it would hold nothing.' }
   if (deepest > wall + line) {
     return {
       verdict: 'would-prick',
-      why: `Goes ${tell(deepest - wall - line)} past the white line into live tissue. Do not drive.`,
+      why: told`Goes ${length(deepest - wall - line)} past the white line into live tissue. Do not drive.`,
     }
   }
   if (exit.height >= exit.wall) {
     return {
       verdict: 'never-out',
-      why: `Leaned like this it stays in the horn up to the hairline at ${tell(exit.wall)}.`,
+      why: told`Leaned like this it stays in the horn up to the hairline at ${length(exit.wall)}.`,
     }
   }
   if (deepest > wall + line / 2) {
     return {
       verdict: 'close',
-      why: `Only ${tell(wall + line - deepest)} short of live tissue: it may press.`,
+      why: told`Only ${length(wall + line - deepest)} short of live tissue: it may press.`,
     }
   }
   if (deepest < wall * LOW_SHARE) {
     return {
       verdict: 'low',
-      why: `Lies ${tell(wall - deepest)} outside the white line: it comes out low and tears.`,
+      why: told`Lies ${length(wall - deepest)} outside the white line: it comes out low and tears.`,
     }
   }
   if (exit.height > exit.wall * MOST_EXIT) {
     return {
       verdict: 'too-high',
-      why: `Comes out at ${tell(exit.height)}, near the hairline at ${tell(exit.wall)}: thin horn, and a long way through it.`,
+      why: told`Comes out at ${length(exit.height)}, near the hairline at ${length(exit.wall)}: thin horn, and a long way through it.`,
     }
   }
   if (exit.height < LEAST_EXIT) {
     return {
       verdict: 'too-low',
-      why: `Comes out at ${tell(exit.height)}: it tears out with the first chip of wall.`,
+      why: told`Comes out at ${length(exit.height)}: it tears out with the first chip of wall.`,
     }
   }
   return { verdict: 'sound', why: 'Over the outer edge of the white line, leaning with the wall.' }

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { planShoe } from '../plan'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../samples'
-import { describeCaution } from '../cautions/question'
+import { PLAIN } from '../units/figure'
+import { writeTold } from '../units/told'
 import { currentPatterns, type StoredPattern } from './answers'
 import { footSchema, horseSchema, patternSchema, shoeSchema } from './index'
 import { snapshotOf } from './snapshot'
@@ -67,15 +68,15 @@ describe('currentPatterns', () => {
   })
 })
 
-describe('describeCaution', () => {
-  it('asks in the unit of the reader and leaves other cautions alone', () => {
+describe('a question about a figure', () => {
+  it('asks in the unit of the reader; what holds no length is the same in both', () => {
     const { cautions } = planShoe({ ...FIVE_BY_FIVE, width: 211, length: 211, heelWidth: 150 }, PLAIN_SHOE)
     const asked = cautions.find((caution) => caution.code === 'question-width')!
-    expect(asked.title).toContain('211 mm')
-    const inInches = describeCaution(asked, { unit: 'in', denominator: 16 })
-    expect(inInches.title).toBe('Is the width really 8 5/16"?')
-    expect(inInches.text).toContain('4 5/16" to 6 1/8"')
+    expect(writeTold(asked.title, PLAIN)).toContain('211 mm')
+    const style = { unit: 'in', denominator: 16 } as const
+    expect(writeTold(asked.title, style)).toBe('Is the width really 8 5/16"?')
+    expect(writeTold(asked.text, style)).toContain('4 5/16" to 6 1/8"')
     const other = cautions.find((caution) => caution.code === 'hot-seating')!
-    expect(describeCaution(other, { unit: 'in', denominator: 16 })).toBe(other)
+    expect(writeTold(other.text, style)).toBe(writeTold(other.text, PLAIN))
   })
 })

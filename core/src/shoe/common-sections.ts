@@ -1,6 +1,7 @@
 import type { Foot } from '../foot/measurements'
 import type { FitName, Section } from '../records/shoe'
 import { inches } from '../units/length'
+import { length, told, type Told } from '../units/told'
 
 /** A bar that a supplier has, with the work it is usual for. */
 export interface CommonSection {
@@ -48,7 +49,7 @@ const BY_WIDTH: readonly (readonly [upTo: number, name: string])[] = [
 ]
 
 export interface SuggestedSection extends CommonSection {
-  reason: string
+  reason: Told
 }
 
 /** The nearest common section for a foot, with the reason. A slide fit asks for the slide section. */
@@ -60,10 +61,12 @@ export function suggestSection(foot: Foot, fit: FitName | undefined): SuggestedS
   const thin = foot.wallThickness < 6.5 && index > 0
   const chosen = named(BY_WIDTH[thin ? index - 1 : index]![1])
   const size =
-    BY_WIDTH[index]![0] === Infinity ? 'the widest feet' : `feet up to ${BY_WIDTH[index]![0]} in wide`
+    BY_WIDTH[index]![0] === Infinity
+      ? 'the widest feet'
+      : told`feet up to ${length(inches(BY_WIDTH[index]![0]))} wide`
   const reason = thin
-    ? `One lighter than usual for ${size}: the wall is thin and carries only slim nails.`
-    : `Usual for ${size}.`
+    ? told`One lighter than usual for ${size}: the wall is thin and carries only slim nails.`
+    : told`Usual for ${size}.`
   return { ...chosen, reason }
 }
 

@@ -8,7 +8,7 @@ import type { ShoeInput } from '../records/shoe'
 import { FIVE_BY_FIVE } from '../samples'
 import { differences } from './difference'
 import { forgingOrder, FORGING_STAGES } from './forging'
-import { made, shoeWith } from './modifications/made'
+import { made, shoeWith, inMm } from './modifications/made'
 import { PLAIN_SHOE } from './starting-shoe'
 import { TEMPLATES, templatesFor } from './templates'
 
@@ -60,14 +60,23 @@ describe('the order of forging', () => {
       const { forging } = made(order.map((kind) => ({ kind })))
       const ranks = forging.map(({ stage }) => FORGING_STAGES.indexOf(stage))
       expect([...ranks].sort((a, b) => a - b)).toEqual(ranks)
-      expect(forging[0]!.text).toContain('middle of the toe')
-      const at = (words: string) => forging.findIndex(({ text }) => text.includes(words))
+      expect(inMm(forging[0]!.text)).toContain('middle of the toe')
+      const at = (words: string) => forging.findIndex(({ text }) => inMm(text).includes(words))
       // Clips before the bar is shaped, holes after the bar is closed.
       expect(at('toe clip')).toBeLessThan(at('Bend the toe first'))
       expect(at('weld in the middle')).toBeGreaterThan(at('Turn the heels'))
       expect(at('Crease before')).toBeLessThan(at('Stamp the holes'))
     }
-    expect(forgingOrder([]).length).toBeGreaterThan(4)
+    expect(forgingOrder([], { lateral: 150, medial: 150 }).length).toBeGreaterThan(4)
+  })
+
+  it('never says the middle of the bar where the toe lies elsewhere', () => {
+    const { forging, iron } = made([{ kind: 'trailer' }], { fit: 'general' })
+    const first = inMm(forging[0]!.text)
+    expect(first).not.toContain('centre-punch its middle')
+    for (const branch of ['lateral', 'medial'] as const)
+      expect(first).toContain(`${Math.round(iron.branches[branch] * 2) / 2} mm`)
+    expect(inMm(made([], { fit: 'general' }).forging[0]!.text)).toContain('centre-punch its middle')
   })
 })
 

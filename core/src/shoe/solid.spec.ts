@@ -7,7 +7,7 @@ import type { Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan'
 import { elevation, footSeat, silhouette } from './elevation'
 import { MODIFICATIONS } from './modifications'
-import { barFor, made, shoeWith } from './modifications/made'
+import { barFor, made, shoeWith, inMm } from './modifications/made'
 import { profileVolume } from './profile'
 import { meshVolume, solidOf, type Mesh } from './solid'
 
@@ -135,7 +135,7 @@ describe('the side view', () => {
     const { height, tilt } = footSeat(wedged.cuts, 3)
     expect(height).toBeCloseTo(7.9375 + 8 + 3, 0)
     // The wedge says its own angle over the whole bearing: the same slope.
-    const told = Number(/by ([\d.]+)°/.exec(wedged.modifications[0]!.told[0]!)![1])
+    const told = Number(/by ([\d.]+)°/.exec(inMm(wedged.modifications[0]!.told[0]!))![1])
     expect(tilt).toBeGreaterThan(told - 0.4)
     expect(tilt).toBeLessThan(told + 0.4)
   })

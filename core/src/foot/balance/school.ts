@@ -1,6 +1,7 @@
 import type { BreakoverSchool } from '../../records/foot'
 import type { Foot } from '../measurements'
 import type { FootFigureKey } from '../figures'
+import type { Told } from '../../units/told'
 
 /** What a school may look at. Lengths in mm in the foot's frame: y toward the toe from the widest-part line. */
 export interface SchoolContext {
@@ -24,13 +25,13 @@ export type SchoolAnswer =
       used: string[]
       note?: string
     }
-  | { found: false; lacks: string[] }
+  | { found: false; lacks: Told[] }
 
 /** One school of where a shoe should break over. */
 export interface School {
   key: BreakoverSchool
   label: string
-  rule: string
+  rule: Told
   use: string
   /** The therapy it belongs to is led by the vet. */
   vetLeads?: boolean

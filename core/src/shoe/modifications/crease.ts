@@ -2,6 +2,7 @@ import { placeAt } from '../../geometry/track'
 import { along, turnRight } from '../../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+import { length, told } from '../../units/told'
 
 const STYLES = ['full', 'quarter', 'none'] as const
 
@@ -24,6 +25,9 @@ const pieces = (context: ShoeContext, values: Values): Part[] => {
         piece('Inner crease', at('medial', from), at('medial', to)),
       ]
 }
+
+/** Steel that must stay beside a crease, mm. */
+const LEAST_LAND = 1.5
 
 /** A groove in the ground surface that holds the nail heads and grips. */
 export const crease: Modification = {
@@ -74,8 +78,8 @@ export const crease: Modification = {
     const round = roundBar(context)
     if (round) return round
     const land = Math.min(fromRim - mouth / 2, context.section.width - fromRim - mouth / 2)
-    return land < 1.5
-      ? 'less than 1.5 mm of steel would be left beside it; narrow it or move it in'
+    return land < LEAST_LAND
+      ? told`less than ${length(LEAST_LAND, 'fine')} of steel would be left beside it; narrow it or move it in`
       : undefined
   },
   forge: (form, { share }, _context, values) => {

@@ -4,6 +4,7 @@ import { webAt } from '../rims'
 import { bentAhead, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { bearing, bevelled, stationAt, strip, webMiddle } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+import { length, told } from '../../units/told'
 
 /** Less bar than this carries no rails, mm: 1 x 3/8 in and a little less. */
 const LEAST_BAR = { width: 24, thickness: 9 }
@@ -59,7 +60,7 @@ export const fourRailPlate: Modification = {
       key: 'behindToe',
       label: 'Toe drawn out',
       kind: 'length',
-      where: 'From the toe of the foot back to the breakover: 2 to 2 1/2 in, beneath the tip of P3.',
+      where: told`From the toe of the foot back to the breakover: ${length(inches(2))} to ${length(inches(2.5))}, beneath the tip of P3.`,
       range: ({ foot }) => [10, foot.widestFromToe],
       fallback: ({ foot, schoolY }) =>
         foot.tipFromToe ??
@@ -69,7 +70,7 @@ export const fourRailPlate: Modification = {
       key: 'rail',
       label: 'Height of the rails',
       kind: 'length',
-      where: 'At the back; about 3/8 in.',
+      where: told`At the back; about ${length(inches(3 / 8))}.`,
       range: () => [3, 20],
       fallback: () => inches(3 / 8),
     },
@@ -101,7 +102,7 @@ export const fourRailPlate: Modification = {
     width >= LEAST_BAR.width &&
     thickness >= LEAST_BAR.thickness
       ? undefined
-      : 'it is made of flat aluminium, 1 x 3/8 or 1 x 1/2 in; choose one of them among the common bars',
+      : 'it is made of flat aluminium, 1 x 3/8 or 1 x 1/2; choose one of them among the common bars',
   rasp: (form, place, context, values) => {
     const { foot, section } = context
     // The drawn toe is thinned toward its edge; the branches behind it are concaved on the foot side.
@@ -129,7 +130,7 @@ export const fourRailPlate: Modification = {
     },
     {
       stage: 'pieces',
-      text: 'Fit the four rails, spread wider than the branch; drill the holes 1/8 or 9/64 in.',
+      text: told`Fit the four rails, spread wider than the branch; drill the holes ${length(inches(1 / 8), 'drill')} or ${length(inches(9 / 64), 'drill')}.`,
     },
     { stage: 'on the foot', text: 'Fill with cushion from the point of the frog back.' },
   ],
@@ -142,7 +143,7 @@ export const fourRailPlate: Modification = {
         ? 'Palmar angle not known: take it from the radiograph. The aim is P3 parallel to the shoe.'
         : `P3 stands ${palmarAngle.toFixed(1)}° to the shoe (aim: parallel, by the trim) and ${(palmarAngle + lift).toFixed(1)}° to the ground.`,
       ...(soleDepth !== undefined && soleDepth < 20
-        ? [`Sole under the tip ${soleDepth.toFixed(0)} mm; the aim is about 25 mm.`]
+        ? [told`Sole under the tip ${length(soleDepth)}; the aim is about ${length(inches(1))}.`]
         : []),
     ]
   },
@@ -170,7 +171,7 @@ export const fourRailPlate: Modification = {
               code: 'four-rail-ahead',
               severity: 'caution' as const,
               title: 'Breakover ahead of the tip of P3',
-              text: `It lies ${Math.round(foot.tipFromToe - values['behindToe']!)} mm ahead of it.`,
+              text: told`It lies ${length(foot.tipFromToe - values['behindToe']!)} ahead of it.`,
               action: 'Straight beneath the tip or a touch behind, never ahead of it.',
             },
           ]
@@ -182,7 +183,7 @@ export const fourRailPlate: Modification = {
             severity: 'caution' as const,
             title: 'High rails',
             text: 'The back is raised far at once.',
-            action: 'About 3/8 in is usual.',
+            action: told`About ${length(inches(3 / 8))} is usual.`,
           },
         ]
       : []),

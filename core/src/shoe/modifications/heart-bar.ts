@@ -4,9 +4,8 @@ import type { Vec } from '../../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
 import { once } from './kit'
 import type { Modification, ShoeContext, Values } from './modification'
-
-/** Steps the frog's edge is walked with before it is drawn in. */
-const FROG_STEPS = 2
+import { inches } from '../../units/length'
+import { length, told } from '../../units/told'
 
 /** A plate smaller than this carries nothing, mm2. */
 const LEAST_PLATE = 150
@@ -120,9 +119,9 @@ export const heartBar: Modification = {
       key: 'apexGap',
       label: 'Short of the true apex',
       kind: 'length',
-      where: 'From the true apex of the frog back to the point of the plate: about 3/8 in (from memory).',
+      where: told`From the true apex of the frog back to the point of the plate: about ${length(inches(3 / 8))} (from memory).`,
       range: ({ foot }) => [5, foot.frogLength * 0.5],
-      fallback: () => 25.4 * 0.375,
+      fallback: () => inches(3 / 8),
     },
     {
       key: 'inset',

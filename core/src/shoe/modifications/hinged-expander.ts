@@ -1,6 +1,5 @@
-import { placeAt, trackLength } from '../../geometry/track'
+import { placeAt } from '../../geometry/track'
 import type { Vec } from '../../geometry/vector'
-import { formatLength } from '../../units/length'
 import { inches } from '../../units/length'
 import { sectionArea } from '../section'
 import { behindHeels, besideRun, closingRun } from './closing-run'
@@ -8,6 +7,7 @@ import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+import { joined, length, told } from '../../units/told'
 
 /** Sheet of the rudders: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
 export const TWELVE_GAUGE = inches(0.1046)
@@ -76,7 +76,7 @@ export const hingedExpander: Modification = {
       key: 'step',
       label: 'Each longer by',
       kind: 'length',
-      where: '1/8 in as a rule.',
+      where: told`${length(inches(1 / 8))} as a rule.`,
       range: () => [1, 4],
       fallback: () => inches(1 / 8),
     },
@@ -151,7 +151,7 @@ export const hingedExpander: Modification = {
         ofTheBar: length,
       },
       {
-        label: 'Hinge with 3/16 in rivet',
+        label: 'Hinge and its rivet',
         layer: 'fitting',
         edge: round([toe[0], toe[1] - section.width / 2], section.width * 0.8),
         volume: 0,
@@ -187,7 +187,7 @@ export const hingedExpander: Modification = {
     { stage: 'heels', text: 'Turn both heels across and lap them behind.' },
     {
       stage: 'pieces',
-      text: 'Cut the shoe in two at the toe; hinge it with a 3/16 in stainless rivet, its front edge hard-faced.',
+      text: told`Cut the shoe in two at the toe; hinge it with a ${length(inches(3 / 16), 'drill')} stainless rivet, its front edge hard-faced.`,
     },
     {
       stage: 'pieces',
@@ -205,10 +205,11 @@ export const hingedExpander: Modification = {
       toDay: Math.round(i * days) + (i === 0 ? 0 : 2),
     })),
   tell: ({ foot }, values) => [
-    `Set of cross bars, hole to hole: ${crossBars(values)
-      .map((bar, i) => `${formatLength(bar, { unit: 'in', denominator: 16 })} stamped ${foot.side} ${i + 1}`)
-      .join('; ')}; add the horse’s letter.`,
-    'At the reset the shoe goes 1/4 to 1/2 in further back.',
+    told`Set of cross bars, hole to hole: ${joined(
+      crossBars(values).map((bar, i) => told`${length(bar)} stamped ${foot.side} ${i + 1}`),
+      '; ',
+    )}; add the horse’s letter.`,
+    told`At the reset the shoe goes ${length(inches(1 / 4))} to ${length(inches(1 / 2))} further back.`,
   ],
   cautions: ({ section, assumed, foot }, values) => [
     {

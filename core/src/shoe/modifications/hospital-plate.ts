@@ -7,9 +7,12 @@ import { webAt } from '../rims'
 import { barBetweenHeels } from './heel-bar'
 import { once, round } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+import { length, told } from '../../units/told'
 
 /** The bar welded between the heels: 1 in wide and 1/4 in thick. */
 const BAR = { width: inches(1), thickness: inches(1 / 4) }
+/** A bar thinner than this holds few threads, mm. */
+const LEAST_TO_TAP = 6
 /** Half the width of the tongue that reaches over the web of the toe. */
 const TONGUE = 12
 /** Clearance hole: 1/4 in and a little. */
@@ -148,7 +151,10 @@ export const hospitalPlate: Modification = {
     return [{ field: 'clearance', point: side, along: [-1, 0] }]
   },
   forging: () => [
-    { stage: 'weld', text: 'Weld a 1/4 x 1 in bar between the heels, level with the ground side.' },
+    {
+      stage: 'weld',
+      text: told`Weld a bar ${length(BAR.width)} x ${length(BAR.thickness)} between the heels, level with the ground side.`,
+    },
     {
       stage: 'pieces',
       text: 'Cut the plate to the rubbing; roll its toe and heel edge to the shoe’s breakover.',
@@ -158,7 +164,7 @@ export const hospitalPlate: Modification = {
   tell: (_context, values) => {
     const thread = THREADS[values['thread']!]!
     return [
-      `${thread.name}: drilled ${values['drill']!.toFixed(2)} mm it holds ${engagement(thread, values['drill']!).toFixed(0)} % of a full thread; clear the plate with ${CLEARANCE_HOLE} mm.`,
+      told`${thread.name}: drilled ${length(values['drill']!, 'drill')} it holds ${engagement(thread, values['drill']!).toFixed(0)} % of a full thread; clear the plate with ${length(CLEARANCE_HOLE, 'drill')}.`,
     ]
   },
   cautions: (context, values) => {
@@ -194,13 +200,13 @@ export const hospitalPlate: Modification = {
         action:
           'Keep it packed and dry, tighten the screws daily, add studs or pins where the horse walks on smooth ground.',
       },
-      ...(context.section.thickness < 6
+      ...(context.section.thickness < LEAST_TO_TAP
         ? [
             {
               code: 'plate-thin-shoe',
               severity: 'note' as const,
               title: 'Thin shoe to tap',
-              text: 'Few threads find room in a bar under 6 mm.',
+              text: told`Few threads find room in a bar under ${length(LEAST_TO_TAP)}.`,
               action: 'Take a thicker bar.',
             },
           ]

@@ -4,6 +4,8 @@ import type { FootInput } from '../../records/foot'
 import type { Section, ShoeInput } from '../../records/shoe'
 import { FIVE_BY_FIVE } from '../../samples'
 import { PLAIN_SHOE } from '../starting-shoe'
+import { PLAIN } from '../../units/figure'
+import { writeTold, type Told } from '../../units/told'
 
 /** Modifications as they are given. */
 export type Given = NonNullable<ShoeInput['modifications']>
@@ -50,3 +52,6 @@ export const barFor = (kind: string): Partial<Section> | undefined =>
   kind === 'four-rail-plate' ? ALUMINIUM : undefined
 
 export const codes = (plan: Plan): string[] => plan.cautions.map(({ code }) => code)
+
+/** For tests: a sentence with its lengths in millimetres. */
+export const inMm = (sentence: Told): string => writeTold(sentence, PLAIN)

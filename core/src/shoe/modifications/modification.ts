@@ -14,6 +14,7 @@ import type { Lay, LayPlace } from '../lay'
 import type { BarPlace, Gathered } from '../profile'
 import type { Rims } from '../rims'
 import type { SectionForm } from '../section-form'
+import type { Told } from '../../units/told'
 
 /**
  * What a modification is worked out from. Its fields and its lay are told the plain shoe laid under the foot;
@@ -44,7 +45,7 @@ export interface ModificationField {
   key: string
   label: string
   kind: FigureKind
-  where: string
+  where: Told
   /** What may be chosen, where it is no figure but a choice: given by name, reckoned with by its place in the list. */
   options?: readonly string[]
   range: (context: ShoeContext) => readonly [number, number]
@@ -138,7 +139,7 @@ export interface Modification {
   /** Kinds it may stand beside with a warning. */
   warns?: Readonly<Record<string, string>>
   /** Why it cannot be made for this foot and shoe, where it cannot. */
-  refuse?: (context: ShoeContext, values: Values) => string | undefined
+  refuse?: (context: ShoeContext, values: Values) => Told | undefined
   /** A change of the outline: branches, reach, web. */
   lay?: (lay: Lay, context: ShoeContext, values: Values) => Lay
   /** Height forged onto the bar at a place, mm. */
@@ -169,6 +170,6 @@ export interface Modification {
   /** What follows in the weeks after. */
   course?: (context: ShoeContext, values: Values) => CourseStep[]
   /** What it comes to, in words, for the slip. */
-  tell?: (context: ShoeContext, values: Values) => string[]
+  tell?: (context: ShoeContext, values: Values) => Told[]
   cautions?: (context: ShoeContext, values: Values) => Caution[]
 }

@@ -7,7 +7,7 @@ import { leastCover } from '../cover'
 import { footOutline } from '../../foot/outline'
 import { track } from '../../geometry/track'
 import { PLAIN_SHOE } from '../starting-shoe'
-import { codes, made, problemsOf, shoeWith } from './made'
+import { codes, made, problemsOf, shoeWith, inMm } from './made'
 
 const plain = made([])
 const foremost = (plan: Plan) => Math.max(...plan.outline.outer.map(([, y]) => y))
@@ -209,7 +209,7 @@ describe('wide toe, narrow heels', () => {
   it('brings 12 in of bar down to a little over 10, as common practice has it', () => {
     const plan = made([{ kind: 'wide-toe' }])
     const told = plan.modifications[0]!.told[0]!
-    const down = Number(/come down to (\d+) mm/.exec(told)![1]) / 25.4
+    const down = Number(/come down to ([\d.]+) mm/.exec(inMm(told))![1]) / 25.4
     expect(down).toBeGreaterThan(10)
     expect(down).toBeLessThan(10.6)
   })
@@ -253,7 +253,7 @@ describe('slide shoe', () => {
   })
 
   it('may be turned until half the wall would stand outside, and no further', () => {
-    const most = Number(/up to ([\d.]+)°/.exec(slide().modifications[0]!.told[0]!)![1])
+    const most = Number(/up to ([\d.]+)°/.exec(inMm(slide().modifications[0]!.told[0]!))![1])
     expect(most).toBeGreaterThan(1)
     const cover = (turn: number) => {
       const plan = slide({ turn })

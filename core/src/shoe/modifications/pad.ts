@@ -1,6 +1,7 @@
 import { region } from '../../geometry/region'
 import { shoeBody } from '../rims'
 import type { Modification } from './modification'
+import { length, told } from '../../units/told'
 
 /** Leather and pad plastics weigh little more than water, kg/m3 (from memory). */
 const DENSITY = 1150
@@ -70,7 +71,7 @@ export const pad: Modification = {
     },
   ],
   tell: (_context, values) => [
-    `Nails longer by ${values['thickness']!.toFixed(1)} mm; clips taller by as much.`,
+    told`Nails longer by ${length(values['thickness']!)}; clips taller by as much.`,
     ...(values['shape'] === 0 ? ['Always packed.'] : []),
   ],
   cautions: (_context, values) =>

@@ -2,6 +2,10 @@ import { placeAt } from '../../geometry/track'
 import { along, turnRight } from '../../geometry/vector'
 import { bevelled, roundBar } from './kit'
 import type { Modification } from './modification'
+import { length, told } from '../../units/told'
+
+/** A flat narrower than this carries badly, mm (common practice, no source). */
+const LEAST_FLAT = 8
 
 /** The ground edge bevelled from heel to heel, so that the foot rolls off any way it likes. */
 export const perimeterBevel: Modification = {
@@ -40,13 +44,13 @@ export const perimeterBevel: Modification = {
     `The edge rises at ${Math.round((Math.atan2(up, across) * 180) / Math.PI)}° all round.`,
   ],
   cautions: ({ rims }, values) =>
-    Math.min(...rims.web) - values['across']! < 8
+    Math.min(...rims.web) - values['across']! < LEAST_FLAT
       ? [
           {
             code: 'bevel-narrow',
             severity: 'caution',
             title: 'Little ground left to stand on',
-            text: 'The flat that is left between bevel and inner rim is under 8 mm.',
+            text: told`The flat that is left between bevel and inner rim is under ${length(LEAST_FLAT)}.`,
             action: 'Take a wider bar or a smaller bevel.',
           },
         ]

@@ -3,14 +3,16 @@ import { region } from '../../geometry/region'
 import type { Vec } from '../../geometry/vector'
 import type { Plan } from '../../plan'
 import { inches } from '../../units/length'
+import { writeTold, type Told } from '../../units/told'
 import { crossBars, TWELVE_GAUGE } from './hinged-expander'
 import { COMMON_SECTIONS } from '../common-sections'
-import { ALUMINIUM, codes, made, problemsOf } from './made'
+import { ALUMINIUM, codes, inMm, made, problemsOf } from './made'
 
 const part = (plan: Plan, label: string) => plan.parts.find((one) => one.label === label)!
 const span = (edge: readonly Vec[], axis: 0 | 1) =>
   Math.max(...edge.map((point) => point[axis])) - Math.min(...edge.map((point) => point[axis]))
 const plain = made([])
+const inInches = (sentence: Told) => writeTold(sentence, { unit: 'in', denominator: 16 })
 
 describe('hospital plate', () => {
   it('lies inside the inner rim by its clearance, all round', () => {
@@ -24,9 +26,9 @@ describe('hospital plate', () => {
   it('says how much of the thread holds, and warns under 55 %', () => {
     const held = (drill: number, thread: string) =>
       made([{ kind: 'hospital-plate', drill: drill * 25.4, thread }])
-    expect(held(13 / 64, '1/4-20').modifications[0]!.told[0]).toContain('72 %')
+    expect(inMm(held(13 / 64, '1/4-20').modifications[0]!.told[0]!)).toContain('72 %')
     expect(codes(held(13 / 64, '1/4-20'))).not.toContain('plate-thread')
-    expect(held(7 / 32, '1/4-20').modifications[0]!.told[0]).toContain('48 %')
+    expect(inMm(held(7 / 32, '1/4-20').modifications[0]!.told[0]!)).toContain('48 %')
     expect(codes(held(7 / 32, '1/4-20'))).toContain('plate-thread')
     expect(codes(held(7 / 32, '1/4-28'))).not.toContain('plate-thread')
   })
@@ -114,8 +116,8 @@ describe('hinged heel expander', () => {
     const bars = crossBars({ resting: inches(1.25), step: inches(1 / 8), bars: 4 })
     ;[1.375, 1.5, 1.625, 1.75].forEach((inch, i) => expect(bars[i]).toBeCloseTo(inches(inch), 9))
     const plan = made([{ kind: 'hinged-expander', resting: inches(1.25) }])
-    expect(plan.modifications[0]!.told[0]).toContain('1 3/8"')
-    expect(plan.modifications[0]!.told[0]).toContain('1 3/4"')
+    expect(inInches(plan.modifications[0]!.told[0]!)).toContain('1 3/8"')
+    expect(inInches(plan.modifications[0]!.told[0]!)).toContain('1 3/4"')
   })
 
   it('adds two inches to the egg-bar measure for hinge and overlap', () => {
@@ -173,7 +175,7 @@ describe('four-rail plate', () => {
     const plan = plate({ rail: 10, behindToe: 50 }, { palmarAngle: 8 })
     const heelY = Math.min(...plan.outline.outer.map(([, y]) => y))
     const lift = (Math.atan(10 / (plan.foot.widestFromToe - 50 - heelY)) * 180) / Math.PI
-    expect(plan.modifications[0]!.told[0]).toContain(`${lift.toFixed(1)}°`)
+    expect(inMm(plan.modifications[0]!.told[0]!)).toContain(`${lift.toFixed(1)}°`)
     expect(plan.modifications[0]!.told[1]).toContain(`${(8 + lift).toFixed(1)}° to the ground`)
   })
 
@@ -190,7 +192,7 @@ describe('four-rail plate', () => {
   })
 
   it('is refused of steel', () => {
-    expect(problemsOf([{ kind: 'four-rail-plate' }])[0]!.message).toContain('1 x 3/8 or 1 x 1/2 in')
+    expect(problemsOf([{ kind: 'four-rail-plate' }])[0]!.message).toContain('1 x 3/8 or 1 x 1/2')
     const light = { ...ALUMINIUM, width: inches(3 / 4), thickness: inches(1 / 4) }
     expect(problemsOf([{ kind: 'four-rail-plate' }], { section: light })[0]!.message).toContain('1 x 3/8')
     for (const { section } of COMMON_SECTIONS.filter(({ name }) => name.startsWith('aluminium')))

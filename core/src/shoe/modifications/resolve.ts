@@ -1,8 +1,9 @@
-import type { Problem } from '../../problem'
+import { problem, type Problem } from '../../problem'
 import { outOfRange } from '../../range'
 import type { ShoeInput } from '../../records/shoe'
 import { clashOf, modification, warningOf } from './index'
 import type { Modification, ModificationField, ShoeContext, Values } from './modification'
+import { told } from '../../units/told'
 
 /** A modification on a shoe, with every figure known. */
 export interface Chosen {
@@ -51,9 +52,7 @@ export function resolveModifications(
 export const refusals = (chosen: readonly Chosen[], context: ShoeContext): Problem[] =>
   chosen.flatMap(({ modification, values, at }) => {
     const refusal = modification.refuse?.(context, values)
-    return refusal
-      ? [{ path: `shoe.modifications.${at}.kind`, message: `${modification.label}: ${refusal}` }]
-      : []
+    return refusal ? [problem(`shoe.modifications.${at}.kind`, told`${modification.label}: ${refusal}`)] : []
   })
 
 /** What is to be thought of modifications that stand together with a warning. */
@@ -82,14 +81,14 @@ function readValues(
       problems.push({ path: `${path}.${field.key}`, message })
       continue
     }
-    const problem = outOfRange(
+    const beyond = outOfRange(
       `${path}.${field.key}`,
       `${label}, ${field.label.toLowerCase()}`,
       field.kind,
       value,
       range,
     )
-    if (problem && given !== undefined) problems.push(problem)
+    if (beyond && given !== undefined) problems.push(beyond)
     values[field.key] = given === undefined ? Math.min(range[1], Math.max(range[0], value)) : value
   }
   for (const key of Object.keys(figures)) {

@@ -9,7 +9,7 @@ import { DENSITY } from '../section'
 import { barForm, formArea, sectionOutline } from '../section-form'
 import { PLAIN_SHOE } from '../starting-shoe'
 import { bevelled } from './kit'
-import { codes, made, type Given } from './made'
+import { codes, made, type Given, inMm } from './made'
 
 const heels = (modifications: Given, fit: 'general' | 'conservative' = 'conservative') =>
   made(modifications, { fit }).balance
@@ -27,7 +27,9 @@ describe('what the made shoe stands on', () => {
   it('and a wedge under it is flatter: its rise goes over the whole bearing', () => {
     const angle = (given: Given) =>
       Number(
-        /by ([\d.]+)°/.exec(made(given).modifications.find(({ kind }) => kind === 'wedge')!.told[0]!)![1],
+        /by ([\d.]+)°/.exec(
+          inMm(made(given).modifications.find(({ kind }) => kind === 'wedge')!.told[0]!),
+        )![1],
       )
     const rise = 6
     const open = angle([{ kind: 'wedge', rise }])
@@ -220,7 +222,7 @@ describe('a hospital plate', () => {
   it('is drilled for its thread unless told otherwise, and warned of on either side', () => {
     const fine = held({ kind: '', thread: '1/4-28' })
     expect(fine.modifications[0]!.values['drill']).toBeCloseTo(inches(7 / 32), 9)
-    expect(fine.modifications[0]!.told[0]).toContain('67 %')
+    expect(inMm(fine.modifications[0]!.told[0]!)).toContain('67 %')
     for (const plan of [fine, held({ kind: '' })]) {
       expect(codes(plan)).not.toContain('plate-thread')
       expect(codes(plan)).not.toContain('plate-thread-full')

@@ -1,6 +1,7 @@
 import { trackLength } from '../../geometry/track'
 import { bearing, stationAt } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
+import { length, told } from '../../units/told'
 
 /** How a wedge is made. */
 const MADE = ['forged from the bar', 'welded on', 'riveted on'] as const
@@ -107,8 +108,8 @@ export const wedge: Modification = {
               code: 'wedge-thick',
               severity: 'caution' as const,
               title: 'High wedge for this bar',
-              text: `Forged from the same bar it lengthens the cut by about ${Math.round(more)} mm, all of it to be upset toward the heels.`,
-              action: `Begin with bar about ${Math.round(thickness + rise / 2)} mm thick and draw the toe, or have the wedge welded or riveted on.`,
+              text: told`Forged from the same bar it lengthens the cut by about ${length(more)}, all of it to be upset toward the heels.`,
+              action: told`Begin with bar about ${length(thickness + rise / 2)} thick and draw the toe, or have the wedge welded or riveted on.`,
             },
           ]
         : []),

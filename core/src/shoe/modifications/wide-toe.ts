@@ -5,6 +5,7 @@ import { barPlaces } from '../profile'
 import { bevelled, stationAt } from './kit'
 import type { Modification, ShoeContext, Values } from './modification'
 import { toeWebHandles } from './toe-web'
+import { length, told, type Told } from '../../units/told'
 
 const TOE_TO = 0.32
 const THIN_FROM = 0.62
@@ -70,11 +71,11 @@ export const wideToe: Modification = {
   forging: (context) => [
     {
       stage: 'upset',
-      text: `Upset the toe of the straight bar to the wide web; ${upset(context)} come together there.`,
+      text: told`Upset the toe of the straight bar to the wide web; ${upset(context)} come together there.`,
     },
     { stage: 'upset', text: 'Draw the branches narrow, the outer edge of the outer one bevelled.' },
   ],
-  tell: (context) => [`The toe gathers about ${upset(context)} of bar. Add a toe clip.`],
+  tell: (context) => [told`The toe gathers about ${upset(context)} of bar. Add a toe clip.`],
   cautions: () => [
     {
       code: 'wide-toe-going',
@@ -95,9 +96,9 @@ const gathered = ({ rims, section }: ShoeContext): number =>
   )
 
 /** The same in words: what 12 in of bar comes down to. */
-function upset(context: ShoeContext): string {
+function upset(context: ShoeContext): Told {
   const more = gathered(context)
   const long = trackLength(context.rims.centreline)
   const twelve = inches(12)
-  return `${Math.round(more)} mm (${Math.round(twelve)} mm of bar come down to ${Math.round((twelve * long) / (long + more))} mm)`
+  return told`${length(more)} (${length(twelve)} of bar come down to ${length((twelve * long) / (long + more))})`
 }

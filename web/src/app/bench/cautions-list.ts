@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { describeCaution, type Caution } from '@crescent/core'
+import type { Caution } from '@crescent/core'
 import { Fold } from '../common/fold'
 import { FigureText } from '../drawing/figure-text'
 
@@ -12,16 +12,16 @@ const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
   imports: [Fold, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (caution of written(); track caution.code) {
+    @for (caution of cautions(); track caution.code) {
       <details [class]="caution.severity" [crFold]="caution.severity === 'stop'">
         <summary>
           <mat-icon [svgIcon]="caution.severity" aria-hidden="true" />
           <span
-            ><b>{{ word[caution.severity] }}:</b> {{ caution.title }}</span
+            ><b>{{ word[caution.severity] }}:</b> {{ text.told(caution.title) }}</span
           >
         </summary>
-        <p>{{ caution.text }}</p>
-        <p class="do">{{ caution.action }}</p>
+        <p>{{ text.told(caution.text) }}</p>
+        <p class="do">{{ text.told(caution.action) }}</p>
       </details>
     }
   `,
@@ -76,10 +76,5 @@ const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
 export class CautionsList {
   readonly cautions = input.required<readonly Caution[]>()
   protected readonly word = WORD
-  private readonly text = inject(FigureText)
-
-  /** A question about a figure is asked in the reader's own unit. */
-  protected readonly written = computed(() =>
-    this.cautions().map((caution) => describeCaution(caution, this.text.style())),
-  )
+  protected readonly text = inject(FigureText)
 }

@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { exactLength, isRounded, parseAngle, parseLength, type FigureKind } from '@crescent/core'
+import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
 import { RulePicture } from './map/rule-picture'
 
@@ -89,7 +89,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       } @else if (rounded()) {
         Kept as {{ exactly() }}, shown to the nearest that a rule has.
       } @else if (focused()) {
-        {{ where() }}
+        {{ text.told(where()) }}
       }
     </p>
     @if (focused()) {
@@ -198,7 +198,7 @@ export class FigureField {
   readonly field = input.required<string>()
   readonly label = input.required<string>()
   readonly kind = input.required<FigureKind>()
-  readonly where = input('')
+  readonly where = input<Told>('')
   readonly note = input('')
   /** What was given, mm or degrees. */
   readonly value = input(undefined, { transform: orUndefined })

@@ -16,6 +16,7 @@ import { CLOSE_LIST, type CloseCheck, type CloseList, type Side } from '@crescen
 import { Fold } from '../common/fold'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { NextDue } from './next-due'
+import { FigureText } from '../drawing/figure-text'
 
 export interface FinishDialogData {
   notes: string
@@ -90,7 +91,7 @@ export interface FinishAnswer {
                   [aria-label]="side + ': ' + step.label"
                   (change)="tick(side, step.check, $event.checked)"
                 >
-                  <strong>{{ step.label }}</strong> {{ step.what }}
+                  <strong>{{ step.label }}</strong> {{ text.told(step.what) }}
                 </mat-checkbox>
               }
               <input
@@ -153,6 +154,7 @@ export interface FinishAnswer {
   `,
 })
 export class FinishDialog {
+  protected readonly text = inject(FigureText)
   protected readonly data = inject<FinishDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<FinishDialog, FinishAnswer>>(MatDialogRef)
   protected readonly notes = signal(this.data.notes)

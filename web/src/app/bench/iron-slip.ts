@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { commonName, type Plan, type Section, type StoredPattern } from '@crescent/core'
+import { commonName, RULES_ADD, type Plan, type Section, type StoredPattern } from '@crescent/core'
 import { addDays, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
@@ -84,10 +84,21 @@ import { CautionsList } from './cautions-list'
             </dd>
           </div>
         }
+        <div>
+          <dt>Plain shoe of this bar in general fit</dt>
+          <dd>
+            {{ text.length(plan().iron.plainCut) }}
+            @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
+              @if (more !== '0') {
+                <small>(this one {{ more }})</small>
+              }
+            }
+          </dd>
+        </div>
         @for (rule of plan().iron.rules; track rule.name) {
           <div>
             <dt>
-              Rule <q>{{ rule.name }}</q>
+              Rule for it <q>{{ rule.name }} + {{ text.length(rulesAdd) }}</q>
             </dt>
             <dd>
               {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
@@ -109,7 +120,7 @@ import { CautionsList } from './cautions-list'
               <button type="button" (click)="take.emit(plan().suggestion.section)">Take it</button>
             }
           </dd>
-          <dd class="reason">{{ plan().suggestion.reason }}</dd>
+          <dd class="reason">{{ text.told(plan().suggestion.reason) }}</dd>
         </div>
       </dl>
       <cr-cautions-list [cautions]="notes()" />
@@ -127,7 +138,7 @@ import { CautionsList } from './cautions-list'
         <summary>Order of the work</summary>
         <ol class="told">
           @for (step of plan().forging; track $index) {
-            <li>{{ step.text }}</li>
+            <li>{{ text.told(step.text) }}</li>
           }
         </ol>
       </details>
@@ -136,6 +147,7 @@ import { CautionsList } from './cautions-list'
   styleUrl: './iron-slip.scss',
 })
 export class IronSlip {
+  protected readonly rulesAdd = RULES_ADD
   readonly plan = input.required<Plan>()
   readonly section = input.required<Section>()
   /** What the foot wears now, to compare with. */
@@ -155,7 +167,7 @@ export class IronSlip {
     const inches = this.text.style().unit === 'in'
     if (inches)
       return commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
-    return `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)} mm`
+    return `${this.text.bare(section.width)} x ${this.text.length(section.thickness)}`
   })
   protected readonly metal = computed(() => {
     const { shape, material } = this.section()
@@ -169,7 +181,9 @@ export class IronSlip {
     this.plan().cautions.filter(({ severity }) => severity === 'note'),
   )
   /** What the modifications come to, in words. */
-  protected readonly told = computed(() => this.plan().modifications.flatMap((one) => one.told))
+  protected readonly told = computed(() =>
+    this.plan().modifications.flatMap((one) => one.told.map(this.text.told)),
+  )
   /** What is due in the days after, with its dates where the day of the visit is known. */
   protected readonly courses = computed(() =>
     this.plan().modifications.flatMap(({ course }) =>

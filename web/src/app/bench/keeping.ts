@@ -84,7 +84,9 @@ export class Keeping {
     const data: SaveDialogData = {
       loaded: stored,
       suggestedName: this.suggestedName(),
-      stops: plan.cautions.filter(({ severity }) => severity === 'stop').map(({ title }) => title),
+      stops: plan.cautions
+        .filter(({ severity }) => severity === 'stop')
+        .map(({ title }) => this.text.told(title)),
     }
     this.dialog
       .open<SaveDialog, SaveDialogData, SaveDialogAnswer>(SaveDialog, { data, width: '420px' })

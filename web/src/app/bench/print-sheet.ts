@@ -97,7 +97,7 @@ import { VERDICT_WORDS } from './nail/words'
       </table>
       <ol>
         @for (step of plan().forging; track $index) {
-          <li>{{ step.text }}</li>
+          <li>{{ text.told(step.text) }}</li>
         }
       </ol>
       <p>These figures inform a trained hand; they do not replace it.</p>
@@ -141,7 +141,7 @@ export class PrintSheet {
   protected readonly stops = computed(() =>
     this.plan()
       .cautions.filter((caution) => caution.severity === 'stop')
-      .map((caution) => caution.title),
+      .map((caution) => this.text.told(caution.title)),
   )
 
   /** One unit of the picture is one millimetre of paper. */

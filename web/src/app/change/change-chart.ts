@@ -229,12 +229,12 @@ export class ChangeChart {
     return this.text.figure(value, followed.endsWith('Angle') ? 'angle' : 'length')
   }
 
-  /** A change by the week is finer than any rule: millimetres, degrees or hundredths. */
+  /** A change by the week is finer than any rule shows. */
   private fine(followed: Followed, value: number, signed = true): string {
     const sign = value > 0 && signed ? '+' : ''
     if (followed === 'proportion') return sign + value.toFixed(3)
     if (followed.endsWith('Angle')) return `${sign}${value.toFixed(2)}°`
-    return `${sign}${Number(value.toPrecision(2))} mm`
+    return sign + this.text.slight(value)
   }
 
   protected value = (event: Event): string => (event.target as HTMLInputElement).value

@@ -5,8 +5,11 @@ import {
   formatFigure,
   formatLength,
   formatWeight,
+  slightLength,
+  writeTold,
   type FigureKind,
   type Problem,
+  type Told,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { settingsFeature } from '../state/settings/settings.feature'
@@ -35,7 +38,13 @@ export class FigureText {
   bare = (mm: number): string => formatLength(mm, this.style(), false)
   difference = (mm: number): string => formatDifference(mm, this.style())
   weight = (grams: number): string => formatWeight(grams, this.style().unit)
+  /** A thickness, or what is smaller than a rule shows. */
+  fine = (mm: number): string => this.told([{ length: mm, as: 'fine' }])
+  /** A length finer than any rule, to two digits. */
+  slight = (mm: number): string => slightLength(mm, this.style())
   figure = (value: number, kind: FigureKind): string => formatFigure(value, kind, this.style())
+  /** A sentence with its lengths in the chosen unit. */
+  told = (sentence: Told): string => writeTold(sentence, this.style())
   /** What is wrong, in words. */
   problem = (problem: Problem): string => describeProblem(problem, this.style())
 }

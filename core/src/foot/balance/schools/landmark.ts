@@ -1,4 +1,5 @@
 import type { School } from '../school'
+import { length, told, type Told } from '../../../units/told'
 
 const INCH = 25.4
 /** Ahead of the widest-part line on an ordinary foot, mm: 2 to 2 1/4 in (common practice, no source). */
@@ -12,7 +13,7 @@ const AHEAD_OF_TIP = INCH / 4
 export const landmark: School = {
   key: 'landmark',
   label: 'Landmark',
-  rule: '2 to 2 1/4" ahead of the widest part, or 1/4" ahead of the tip of P3.',
+  rule: told`${length(AHEAD[0])} to ${length(AHEAD[1])} ahead of the widest part, or ${length(AHEAD_OF_TIP)} ahead of the tip of P3.`,
   use: 'Riding horses kept on even cycles.',
   place({ foot, widestKnown }) {
     if (foot.tipFromToe !== undefined) {
@@ -23,10 +24,12 @@ export const landmark: School = {
         used: [`tip of P3${foot.tipBy ? ` by ${foot.tipBy}` : ''}`],
       }
     }
-    const lacks: string[] = []
+    const lacks: Told[] = []
     if (!widestKnown) lacks.push('the widest part, measured or agreed')
     if (foot.width < ORDINARY[0] || foot.width > ORDINARY[1])
-      lacks.push('an ordinary foot (4 1/4 to 6" wide): find the tip of P3 instead')
+      lacks.push(
+        told`an ordinary foot (${length(ORDINARY[0])} to ${length(ORDINARY[1])} wide): find the tip of P3 instead`,
+      )
     if (lacks.length > 0) return { found: false, lacks }
     return {
       found: true,

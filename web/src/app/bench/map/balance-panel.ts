@@ -45,7 +45,7 @@ import { FigureText } from '../../drawing/figure-text'
     </table>
     @if (inUse(); as school) {
       <p class="rule">
-        {{ school.rule }} {{ school.use }}
+        {{ text.told(school.rule) }} {{ school.use }}
         @if (school.answer.found) {
           <span class="muted">From: {{ school.answer.used.join(', ') }}. {{ school.answer.note }}</span>
         }
@@ -231,7 +231,7 @@ export class BalancePanel {
       key: school.key,
       label: school.label,
       used: school.key === this.balance().breakover.inUse,
-      lacks: school.answer.found ? '' : school.answer.lacks.join('; '),
+      lacks: school.answer.found ? '' : school.answer.lacks.map(this.text.told).join('; '),
       ahead: this.aheadText(school),
       change: school.lever === undefined ? '' : this.change(school.lever - this.plan().foot.widestFromToe),
     })),

@@ -92,9 +92,9 @@ export class CaliperPanel {
   )
 
   protected shown(): string {
-    return this.unit() === 'mm'
-      ? `${this.opening().toFixed(2)} mm`
-      : `${(this.opening() / 25.4).toFixed(4)} in`
+    // What the caliper's own little screen shows: digits, and its unit behind them.
+    const reading = this.unit() === 'mm' ? this.opening().toFixed(2) : (this.opening() / 25.4).toFixed(4)
+    return [reading, this.unit()].join(' ')
   }
 
   protected send(): void {

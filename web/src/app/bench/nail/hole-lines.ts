@@ -45,7 +45,7 @@ export const holeField = ({ branch, number }: Pick<Nail, 'branch' | 'number'>, k
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <cr-wall-picture [nail]="nail()" [plan]="plan()" [turningRadius]="turningRadius()" />
-    <p>{{ nail().why }}</p>
+    <p>{{ text.told(nail().why) }}</p>
     @for (figure of figures(); track figure.key) {
       <cr-figure-field
         [field]="figure.field"
@@ -84,7 +84,7 @@ export class HoleLines {
   readonly unread = output<{ field: string; text: string }>()
   readonly left = output()
 
-  private readonly text = inject(FigureText)
+  protected readonly text = inject(FigureText)
   protected readonly figures = computed(() => {
     const nail = this.nail()
     return FIGURES.map((figure) => {

@@ -115,7 +115,7 @@ type End = (typeof ENDS)[number]['key']
             @if (nail.verdict !== 'sound' || nail.beyond) {
               <tr class="why">
                 <td colspan="5">
-                  {{ nail.verdict !== 'sound' ? nail.why : '' }}
+                  {{ nail.verdict !== 'sound' ? text.told(nail.why) : '' }}
                   {{
                     nail.beyond === 'forward'
                       ? 'Ahead of the limit.'

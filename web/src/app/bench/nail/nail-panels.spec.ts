@@ -28,7 +28,7 @@ describe('NailStep', () => {
   it('says whose limits hold, what nail is wanted, and asks for the shelf', async () => {
     const { text, press, fixture } = await show(NailStep, { draft: draft(), plan: planOf(), ...SHELF })
     expect(text()).toContain('None behind the bend of the quarter')
-    expect(text()).toMatch(/Must reach 1 [\d/]+" and be no thicker than 2\.5 mm/)
+    expect(text()).toMatch(/Must reach 1 [\d/]+" and be no thicker than 3\/32"/)
     let asked = 0
     fixture.componentInstance.shelf.subscribe(() => asked++)
     await press('Shelf')
@@ -179,8 +179,8 @@ describe('NailsDialog', () => {
   it('stores the table and the radius beside the workshop’s other figures', async () => {
     const { put, close } = open({ seen: 5, turning: { radius: 26.34, low: 24, high: 28, count: 5 } })
     const { text, element, press } = await show(NailsDialog)
-    expect(text()).toContain('5 nails of which the exit was written down turn along 26.3 mm')
-    await press('Reckon with 26.3 mm')
+    expect(text()).toContain('5 nails of which the exit was written down turn along 1 1/32"')
+    await press('Reckon with 1 1/32"')
     const name = element.querySelector<HTMLInputElement>('[aria-label="Name of nail 1"]')!
     name.value = 'Tin 0'
     name.dispatchEvent(new Event('input'))

@@ -45,7 +45,7 @@ import { BRANCHES } from './words'
           </option>
           @for (one of sizes(); track one.name) {
             <option [value]="one.name" [selected]="asked().size === one.name">
-              {{ one.name }}, {{ one.length }} mm
+              {{ one.name }}, {{ text.length(one.length) }}
             </option>
           }
         </select>
@@ -54,8 +54,8 @@ import { BRANCHES } from './words'
     </div>
     @if (plan().nailing.need; as need) {
       <p class="muted">
-        Must reach {{ text.length(need.length) }} and be no thicker than {{ need.shank.toFixed(1) }} mm for
-        this wall.
+        Must reach {{ text.length(need.length) }} and be no thicker than {{ text.fine(need.shank) }} for this
+        wall.
       </p>
     }
 

@@ -20,6 +20,7 @@ import { Store } from '@ngrx/store'
 import { forkJoin } from 'rxjs'
 import { Api, conflictOf, failureText } from '../../state/api'
 import { benchActions } from '../../state/bench/bench.feature'
+import { FigureText } from '../../drawing/figure-text'
 
 /** A row of the table as it is typed; nothing typed is lost while it is no number yet. */
 type Row = Record<keyof NailSize, string>
@@ -59,8 +60,8 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
           @if (known.turning; as found) {
             <p>
               {{ found.count }} nails of which the exit was written down turn along
-              {{ found.radius.toFixed(1) }} mm; half of them between {{ found.low.toFixed(1) }} and
-              {{ found.high.toFixed(1) }} mm. In use: {{ radius() }} mm.
+              {{ text.fine(found.radius) }}; half of them between {{ text.fine(found.low) }} and
+              {{ text.fine(found.high) }}. In use: {{ text.fine(radius()) }}.
             </p>
             <button
               type="button"
@@ -68,12 +69,12 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
               [disabled]="radius() === rounded(found.radius)"
               (click)="take(found.radius)"
             >
-              Reckon with {{ rounded(found.radius) }} mm
+              Reckon with {{ text.fine(rounded(found.radius)) }}
             </button>
           } @else {
             <p>
               {{ known.seen }} exits written down; from three on they say how your nails turn. Type how high
-              each came out in the nail’s own lines and save the foot. In use: {{ radius() }} mm.
+              each came out in the nail’s own lines and save the foot. In use: {{ text.fine(radius()) }}.
             </p>
           }
         }
@@ -174,6 +175,7 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
   `,
 })
 export class NailsDialog {
+  protected readonly text = inject(FigureText)
   private readonly api = inject(Api)
   private readonly store = inject(Store)
   private readonly dialog = inject<MatDialogRef<NailsDialog>>(MatDialogRef)

@@ -130,6 +130,6 @@ export class WallPicture {
 
   protected readonly label = computed(() => {
     const { branch, number, exitHeight, verdict, why } = this.nail()
-    return `Cut through the wall at ${branch === 'lateral' ? 'outer' : 'inner'} hole ${number}: comes out at ${this.text.length(exitHeight)}, ${VERDICT_WORDS[verdict]}. ${why}`
+    return `Cut through the wall at ${branch === 'lateral' ? 'outer' : 'inner'} hole ${number}: comes out at ${this.text.length(exitHeight)}, ${VERDICT_WORDS[verdict]}. ${this.text.told(why)}`
   })
 }

@@ -3,7 +3,10 @@ import type { Branch, Verdict } from '@crescent/core'
 /** A verdict in a farrier's words. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
   sound: 'sound',
-  low: 'comes out low',
+  low: 'little wall',
+  'too-low': 'comes out low',
+  'too-high': 'comes out high',
+  'never-out': 'never comes out',
   close: 'close',
   misses: 'misses the wall',
   'in-the-way': 'no wall there',

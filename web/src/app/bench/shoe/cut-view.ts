@@ -92,7 +92,7 @@ export class CutView {
   protected readonly drawing = computed(() => {
     const { form } = this.cut()
     const outline = sectionOutline(form)
-    const height = form.thickness + form.lift
+    const height = Math.max(...outline.map(([, z]) => z))
     const d =
       outline.map(([u, z]: Vec, i) => `${i ? 'L' : 'M'}${u.toFixed(2)} ${(-z).toFixed(2)}`).join('') + 'Z'
     return {

@@ -9,6 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog'
 import {
+  COMMON_SECTIONS,
   MODIFICATION_GROUPS,
   MODIFICATIONS,
   planShoe,
@@ -145,7 +146,7 @@ export class GalleryDialog {
   }
 
   private onAluminium(kind: string): Plan | undefined {
-    const section = { ...this.data.shoe.section, material: 'aluminium' as const }
+    const { section } = COMMON_SECTIONS.find((one) => one.section.material === 'aluminium')!
     return this.try({ section, modifications: [{ kind }] }).plan
   }
 }

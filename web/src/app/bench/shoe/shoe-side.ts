@@ -7,6 +7,7 @@ import {
   output,
   signal,
   viewChild,
+  inject,
 } from '@angular/core'
 import {
   elevation,
@@ -23,6 +24,7 @@ import { OneOf } from '../../common/one-of'
 import { TouchBar } from '../../drawing/touch-bar'
 import { TouchGuard } from '../../drawing/touch-guard'
 import { PullHandles, type Pulled } from './pull-handles'
+import { FigureText } from '../../drawing/figure-text'
 
 const path = (points: readonly Vec[], closed = true): string =>
   points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') +
@@ -123,6 +125,7 @@ const path = (points: readonly Vec[], closed = true): string =>
   `,
 })
 export class ShoeSide {
+  protected readonly text = inject(FigureText)
   readonly plan = input.required<Plan>()
   /** Handles of the shoe are offered: not while nails are looked at. */
   readonly shaping = input(true)
@@ -213,7 +216,8 @@ export class ShoeSide {
       return 'The branch as it stands on the ground; what is beyond the hairline is left out.'
     if (!nailing.exits) return 'No nail is driven.'
     const { low, high } = nailing.exits
-    return `Exits between ${Math.round(low)} and ${Math.round(high)} mm up the wall: they spread over ${Math.round(high - low)} mm.`
+    const { length } = this.text
+    return `Exits between ${length(low)} and ${length(high)} up the wall: they spread over ${length(high - low)}.`
   })
   protected readonly label = computed(
     () => `The shoe from the side, ${this.branch() === 'lateral' ? 'outer' : 'inner'} branch. ${this.told()}`,

@@ -80,7 +80,7 @@ describe('ShoeSide', () => {
     fixture.componentRef.setInput('shaping', false)
     await fixture.whenStable()
     expect(element.querySelectorAll('[data-handle]')).toHaveLength(0)
-    expect(text()).toMatch(/Exits between \d+ and \d+ mm up the wall/)
+    expect(text()).toMatch(/Exits between [\d/]+" and [\d/]+" up the wall/)
   })
 
   it('draws what stands beside the bar, each by its own solid', async () => {
@@ -149,7 +149,7 @@ describe('GalleryDialog', () => {
     for (const button of buttons) expect(button.querySelector('svg'), button.dataset['kind']).not.toBeNull()
     const rail = buttons.find((one) => one.dataset['kind'] === 'four-rail-plate')!
     expect(rail.disabled).toBe(true)
-    expect(rail.textContent).toContain('choose an aluminium bar')
+    expect(rail.textContent).toContain('1 x 3/8 or 1 x 1/2')
     await press(/^Studs/)
     expect(close).toHaveBeenCalledWith('studs')
   })
