@@ -1,4 +1,5 @@
 // npm start: installs what is missing, builds, seeds the demo practice if there is no data, serves on one port.
+// npm start -- --empty: the same with an empty practice of one's own; a demo that is there is set aside.
 import { existsSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { ensureBuilt, ensurePackages, must, root, start } from './lib.mjs'
@@ -7,5 +8,6 @@ ensurePackages()
 ensureBuilt()
 const env = { ...process.env, NODE_ENV: 'production', CRESCENT_LOG: process.env.CRESCENT_LOG ?? 'info' }
 const data = resolve(process.env.CRESCENT_DATA ?? join(root, 'data'))
-if (!existsSync(join(data, 'crescent.sqlite'))) must(process.execPath, ['server/dist/seed.js'], { env })
+if (process.argv.includes('--empty')) must(process.execPath, ['server/dist/begin.js'], { env })
+else if (!existsSync(join(data, 'crescent.sqlite'))) must(process.execPath, ['server/dist/seed.js'], { env })
 start(process.execPath, ['server/dist/main.js'], { env }).on('exit', (code) => process.exit(code ?? 1))

@@ -4,7 +4,13 @@ import { build } from 'esbuild'
 
 rmSync('dist', { recursive: true, force: true })
 await build({
-  entryPoints: ['src/main.ts', 'src/commands/seed.ts', 'src/commands/backup.ts', 'src/commands/restore.ts'],
+  entryPoints: [
+    'src/main.ts',
+    'src/commands/seed.ts',
+    'src/commands/backup.ts',
+    'src/commands/restore.ts',
+    'src/commands/begin.ts',
+  ],
   outdir: 'dist',
   entryNames: '[name]',
   bundle: true,

@@ -157,3 +157,4 @@ export {
 export { snapshotOf, type Snapshot } from './records/snapshot'
 export { writeTold, type Quantity, type Told } from './units/told'
 export { RULES_ADD } from './iron/iron'
+export type { Beginning, Losses, PracticeFacts, UsualShoe } from './records/practice-facts'

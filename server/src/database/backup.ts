@@ -1,7 +1,10 @@
 import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
-import { join } from 'node:path'
+import { basename, join } from 'node:path'
 import Database from 'better-sqlite3'
 import { databaseFile, openDatabase, type Db } from './open'
+
+/** The file is damaged, or is no backup at all. */
+export class NotABackup extends Error {}
 
 /** A name that sorts by time: `crescent-2026-11-23T09-30-00.sqlite`. */
 export const backupName = (at: Date): string =>
@@ -61,7 +64,12 @@ export function restore(dataFolder: string, backup: string): string | undefined 
   return kept
 }
 
-function checkBackup(file: string): void {
+/**
+ * Looks whether a file is a sound backup.
+ *
+ * @throws Error when it is not
+ */
+export function checkBackup(file: string): void {
   let db: Database.Database | undefined
   try {
     db = new Database(file, { readonly: true })
@@ -77,5 +85,5 @@ function checkBackup(file: string): void {
   } finally {
     db?.close()
   }
-  throw new Error(`${file} is not a sound Crescent backup: nothing was changed`)
+  throw new NotABackup(`${basename(file)} is not a sound Crescent backup: nothing was changed`)
 }

@@ -5,6 +5,9 @@ import Database from 'better-sqlite3'
 
 export type Db = Database.Database
 
+/** Written by a newer Crescent. */
+export class TooNew extends Error {}
+
 /** The database file within a data folder. */
 export const databaseFile = (dataFolder: string): string => join(dataFolder, 'crescent.sqlite')
 
@@ -21,7 +24,12 @@ export function openDatabase(file: string): Db {
   db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')
   db.pragma('busy_timeout = 5000')
-  migrate(db)
+  try {
+    migrate(db)
+  } catch (error) {
+    db.close()
+    throw error
+  }
   return db
 }
 
@@ -34,7 +42,7 @@ function migrate(db: Db): void {
     .sort()
   const done = db.pragma('user_version', { simple: true }) as number
   if (done > files.length) {
-    throw new Error(
+    throw new TooNew(
       `The database is at step ${done}, this Crescent knows only ${files.length}: use a newer one`,
     )
   }

@@ -1,3 +1,4 @@
+import { facts } from './facts'
 import { footRecords } from './foot-records'
 import { horses } from './horses'
 import { looks } from './looks'
@@ -10,6 +11,7 @@ import { workshop } from './workshop'
 /** The stored practice: one set of queries a resource, on one open database. */
 export interface Practice {
   db: Db
+  facts: ReturnType<typeof facts>
   owners: ReturnType<typeof owners>
   horses: ReturnType<typeof horses>
   visits: ReturnType<typeof visits>
@@ -24,6 +26,7 @@ export function openPractice(file: string): Practice {
   const db = openDatabase(file)
   return {
     db,
+    facts: facts(db),
     owners: owners(db),
     horses: horses(db),
     visits: visits(db),

@@ -15,6 +15,7 @@ const LOOKS = 8
 /** Writes the demo practice: owners, horses, three years of visits, feet that change, patterns. */
 export function seedDemo(practice: Practice, demo: Demo, today: Date): void {
   practice.db.transaction(() => {
+    practice.facts.set({ demo: true, name: 'Demo practice' })
     for (const { key, ...owner } of demo.owners) {
       practice.owners.put({ ...owner, id: idFor('owner', key), version: 0, archived: false })
     }

@@ -14,6 +14,14 @@ export class BadRequest extends Error {
   }
 }
 
+/** The request makes no sense as things stand. */
+export class Refused extends Error {
+  constructor(message: string) {
+    super(message)
+    this.name = 'Refused'
+  }
+}
+
 /** There is no such record. */
 export class NotFound extends Error {
   constructor(what: string) {

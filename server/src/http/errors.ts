@@ -1,7 +1,9 @@
 import { ProblemError, type Refusal } from '@crescent/core'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
+import { NotABackup } from '../database/backup'
+import { TooNew } from '../database/open'
 import { Conflict, Misplaced } from '../database/record-table'
-import { BadRequest, NotFound } from './door'
+import { BadRequest, NotFound, Refused } from './door'
 
 /** Answers a request for something that no route serves. */
 export const noRoute: RequestHandler = (request, response) => {
@@ -26,7 +28,9 @@ function toAnswer(error: unknown): [number, Refusal] {
   if (error instanceof ProblemError) {
     return [400, { errors: error.problems.map(({ path, message }) => ({ path, message })) }]
   }
+  if (error instanceof NotABackup || error instanceof TooNew) return one(400, error.message)
   if (error instanceof Misplaced) return one(400, error.message)
+  if (error instanceof Refused) return one(409, error.message)
   if (error instanceof NotFound) return one(404, error.message)
   if (error instanceof Conflict) {
     const message = error.current

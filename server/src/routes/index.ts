@@ -6,6 +6,7 @@ import { nailRoutes } from './nails'
 import { ownerRoutes } from './owners'
 import { patternRoutes } from './patterns'
 import { planRoutes } from './plan'
+import { practiceRoutes } from './practice'
 import { roundRoutes } from './round'
 import { safekeepingRoutes } from './safekeeping'
 import { visitRoutes } from './visits'
@@ -15,6 +16,7 @@ import { workshopRoutes } from './workshop'
 export const routes: readonly Route[] = [
   ...healthRoutes,
   ...planRoutes,
+  ...practiceRoutes,
   ...roundRoutes,
   ...ownerRoutes,
   ...horseRoutes,

@@ -1,4 +1,4 @@
-import { createReadStream } from 'node:fs'
+import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
@@ -6,6 +6,7 @@ import { pipeline } from 'node:stream/promises'
 import { randomUUID } from 'node:crypto'
 import { backupFolder, backupName, backUp } from '../database/backup'
 import { exportLibrary, importLibrary, librarySchema } from '../database/library'
+import { lossesOf, putBack } from '../database/put-back'
 import { read } from '../http/door'
 import type { Route } from '../http/route'
 
@@ -31,6 +32,23 @@ export const safekeepingRoutes: Route[] = [
         await pipeline(createReadStream(file), response)
       } finally {
         await rm(file, { force: true })
+      }
+    },
+  },
+  {
+    method: 'post',
+    path: '/restore',
+    summary: 'Put a backup in the place of the data; what was there is kept among the backups',
+    query: { look: '1: only tell what would be lost' },
+    answers: { 400: 'No sound backup; nothing was changed' },
+    run: async ({ practice, dataFolder, request }) => {
+      const file = join(dataFolder, `incoming-${randomUUID()}.sqlite`)
+      try {
+        await pipeline(request, createWriteStream(file))
+        if (request.query['look'] === '1') return lossesOf(practice, file)
+        return { kept: basename(await putBack(practice, dataFolder, file)) }
+      } finally {
+        for (const tail of ['', '-wal', '-shm']) await rm(file + tail, { force: true })
       }
     },
   },
