@@ -1,3 +1,4 @@
+import type { UsualShoe } from './practice-facts'
 import type { Look } from './look'
 import type { Problem } from '../problem'
 import { SIDES, type Side } from '../terms/sides'
@@ -54,6 +55,8 @@ export interface Round {
 
 /** What the Bench needs for one visit. */
 export interface VisitPage {
+  /** What a foot begins with that never had a shoe, where the practice says so. */
+  usual?: UsualShoe | null
   visit: Visit
   horse: Horse
   owner: Owner | null

@@ -5,10 +5,20 @@ import { basename, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { randomUUID } from 'node:crypto'
 import { backupFolder, backupName, backUp } from '../database/backup'
-import { exportLibrary, importLibrary, librarySchema } from '../database/library'
+import { exportLibrary, importLibrary, librarySchema, type Library } from '../database/library'
+import { libraryInWords } from '../database/library-words'
 import { lossesOf, putBack } from '../database/put-back'
-import { read } from '../http/door'
+import { BadRequest, read } from '../http/door'
 import type { Route } from '../http/route'
+
+/** Reads a library file; what does not fit is told in words. */
+function readLibrary(body: unknown): Library {
+  try {
+    return read(librarySchema, body)
+  } catch (error) {
+    throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
+  }
+}
 
 /** Backup of the whole database, and the library as one open file out and in. */
 export const safekeepingRoutes: Route[] = [
@@ -68,6 +78,6 @@ export const safekeepingRoutes: Route[] = [
     body: librarySchema,
     limit: '256mb',
     answers: { 400: 'What does not fit, by path; nothing was brought in' },
-    run: ({ practice, request }) => importLibrary(practice, read(librarySchema, request.body)),
+    run: ({ practice, request }) => importLibrary(practice, readLibrary(request.body)),
   },
 ]

@@ -23,6 +23,7 @@ export const visitRoutes: Route[] = [
         owner: horse.ownerId ? (practice.owners.get(horse.ownerId) ?? null) : null,
         footRecords: practice.footRecords.ofVisit(visit.id),
         look: practice.looks.ofVisit(visit.id) ?? null,
+        usual: practice.facts.current().usual,
         lookBefore: practice.looks.before(visit) ?? null,
         lastVisit: practice.visits.lastBefore(visit) ?? null,
         previous: before ? { visit: before, footRecords: practice.footRecords.ofVisit(before.id) } : null,

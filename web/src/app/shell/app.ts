@@ -6,11 +6,12 @@ import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
+import { DemoBar } from './demo-bar'
 
 /** The frame round every place: where to go, inches or millimetres, settings, help. */
 @Component({
   selector: 'cr-root',
-  imports: [MatIcon, MatIconButton, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [DemoBar, MatIcon, MatIconButton, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a class="skip" href="#main" (click)="skip($event)">Skip to the work</a>
@@ -51,6 +52,7 @@ import { settingsActions, settingsFeature } from '../state/settings/settings.fea
         <mat-icon svgIcon="help" />
       </button>
     </header>
+    <cr-demo-bar />
     <main id="main" tabindex="-1"><router-outlet /></main>
   `,
   styleUrl: './app.scss',

@@ -1,15 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle'
-import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog'
+import {
+  MatDialog,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogTitle,
+} from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { MatSlider, MatSliderThumb } from '@angular/material/slider'
 import { USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop, type WorkshopRecord } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { filter, switchMap } from 'rxjs'
 import { FigureField } from '../bench/figure-field'
 import { FigureText } from '../drawing/figure-text'
 import { Api, conflictOf, failureText } from '../state/api'
 import { benchActions } from '../state/bench/bench.feature'
+import { ask } from '../common/ask-dialog'
+import { lossesText } from './losses-text'
+import { OpenPractice } from './practice'
 import { settingsActions, settingsFeature, type Settings } from '../state/settings/settings.feature'
 
 /** Width of a bank card in mm (ISO/IEC 7810 ID-1): what most people have at hand to measure a screen with. */
@@ -73,6 +83,8 @@ const CARD_WIDTH = 85.6
 export class SettingsDialog {
   private readonly store = inject(Store)
   private readonly api = inject(Api)
+  private readonly dialog = inject(MatDialog)
+  protected readonly practice = inject(OpenPractice)
   protected readonly text = inject(FigureText)
   protected readonly settings = this.store.selectSignal(settingsFeature.selectSettingsState)
   protected readonly figures = WORKSHOP_FIGURES
@@ -157,6 +169,38 @@ export class SettingsDialog {
         }),
       error: (error: unknown) =>
         this.said.set({ text: `Nothing was brought in. ${failureText(error).slice(0, 300)}`, bad: true }),
+    })
+  }
+
+  /** What it would lose is named first; what is here now is kept among the backups. */
+  protected restore(input: HTMLInputElement): void {
+    const file = input.files?.[0]
+    input.value = ''
+    if (!file) return
+    this.api
+      .lookAtBackup(file)
+      .pipe(
+        switchMap((losses) =>
+          ask(this.dialog, {
+            title: `Put ${file.name} back?`,
+            question: lossesText(losses),
+            yes: 'Put it back',
+            no: 'Leave all as it is',
+          }),
+        ),
+        filter((yes) => yes),
+        switchMap(() => this.api.putBack(file)),
+      )
+      .subscribe({
+        next: () => this.practice.leaveTo('/round'),
+        error: (error: unknown) => this.said.set({ text: failureText(error), bad: true }),
+      })
+  }
+
+  protected toDemo(): void {
+    this.api.swapPractice().subscribe({
+      next: () => this.practice.leaveTo('/round'),
+      error: (error: unknown) => this.said.set({ text: failureText(error), bad: true }),
     })
   }
 

@@ -1,13 +1,16 @@
 import { HttpClient, HttpErrorResponse, HttpParams } from '@angular/common/http'
 import { inject, Injectable } from '@angular/core'
 import type {
+  Beginning,
   FootRecord,
   Horse,
   HorsePage,
   HorseSummary,
   Look,
+  Losses,
   Owner,
   Pattern,
+  PracticeFacts,
   Refusal,
   Round,
   StoredPattern,
@@ -29,6 +32,8 @@ export interface Shoeing {
   pattern: StoredPattern
   record: FootRecord
 }
+
+const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
 
 /** Every call to the server, by name. */
 @Injectable({ providedIn: 'root' })
@@ -57,6 +62,15 @@ export class Api {
   workshop = (): Observable<WorkshopRecord> => this.http.get<WorkshopRecord>('/api/workshop')
   putWorkshop = (record: WorkshopRecord): Observable<WorkshopRecord> =>
     this.http.put<WorkshopRecord>('/api/workshop', record)
+  practice = (): Observable<PracticeFacts> => this.http.get<PracticeFacts>('/api/practice')
+  beginPractice = (beginning: Beginning): Observable<PracticeFacts & { horseId: string | null }> =>
+    this.http.post<PracticeFacts & { horseId: string | null }>('/api/practice', beginning)
+  swapPractice = (): Observable<PracticeFacts> => this.http.post<PracticeFacts>('/api/practice/swap', {})
+  /** What putting a backup back would lose. */
+  lookAtBackup = (file: Blob): Observable<Losses> =>
+    this.http.post<Losses>('/api/restore', file, { ...OCTETS, params: { look: 1 } })
+  putBack = (file: Blob): Observable<{ kept: string }> =>
+    this.http.post<{ kept: string }>('/api/restore', file, OCTETS)
   writeBackup = (): Observable<{ file: string }> => this.http.post<{ file: string }>('/api/backup', {})
   importLibrary = (library: unknown): Observable<ImportReport> =>
     this.http.post<ImportReport>('/api/library', library)

@@ -21,6 +21,7 @@ import {
   type Side,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { DayField } from '../../common/day-field'
 import { Fold } from '../../common/fold'
 import { FigureText } from '../../drawing/figure-text'
 import { lookActions, lookFeature } from '../../state/look/look.feature'
@@ -30,7 +31,7 @@ import { ChoiceRow } from './choice-row'
 /** Look: history, the vet's word, how the horse stands and moves, the old shoe and the foot before the trim. */
 @Component({
   selector: 'cr-look-step',
-  imports: [ChoiceRow, FigureField, Fold],
+  imports: [DayField, ChoiceRow, FigureField, Fold],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="since">{{ sinceText() }}</p>
@@ -119,10 +120,7 @@ import { ChoiceRow } from './choice-row'
           (input)="setVet('who', value($event))"
         />
       </label>
-      <label class="text">
-        On
-        <input class="typed" type="date" [value]="look().vet.on" (input)="setVet('on', value($event))" />
-      </label>
+      <cr-day-field label="On" [day]="look().vet.on" [optional]="true" (changed)="setVet('on', $event)" />
       <label class="text">
         In the vet’s words
         <textarea

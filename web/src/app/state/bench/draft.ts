@@ -68,7 +68,7 @@ export function draftsFrom(page: VisitPage): Drafts {
       foot: record
         ? footDraft(record.foot, page.horse.breakoverSchool)
         : { animal: page.horse.animal, school: page.horse.breakoverSchool, figures: {}, entries: {} },
-      shoe: pattern?.shoe ?? PLAIN_SHOE,
+      shoe: pattern?.shoe ?? { ...PLAIN_SHOE, ...page.usual },
       base: {
         record: record ? { id: record.id, version: record.version } : null,
         pattern: pattern ? { id: pattern.id, version: pattern.version, name: pattern.name } : null,
