@@ -1,9 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import type { BarMark, Iron } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
+import { spreadLabels } from './strip-layout'
 
 /** Sheet units a millimetre of bar is drawn with, and the room beside it. */
 const MARGIN = 14
+
+/** Widths of a letter, and the shift of a label from its mark that needs a line to it. */
+const NAME_LETTER = 1.65
+const FIGURE_LETTER = 2.1
+const SEEN = 1.5
 
 const ZERO = { whole: '0', fraction: '', sign: '' }
 const NOTHING = { whole: '', fraction: '', sign: '' }
@@ -30,12 +36,15 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
         @for (mark of drawing().marks; track mark.key) {
           <g [class]="mark.kind" [attr.transform]="mark.at">
             <path
-              [attr.d]="'M0 ' + (mark.kind === 'hole' ? 12.8 : 10) + 'V' + (mark.kind === 'hole' ? 18.2 : 21)"
+              [attr.d]="
+                'M0 ' + (mark.kind === 'hole' ? 12.8 : 10.6) + 'V' + (mark.kind === 'hole' ? 18.2 : 21)
+              "
             />
-            <text class="name" [attr.y]="mark.kind === 'work' ? 29.4 : 4.4" [attr.text-anchor]="mark.anchor">
-              {{ mark.name }}
-            </text>
-            <text class="middle" y="9.2" [attr.text-anchor]="mark.anchor">
+            @if (mark.leader) {
+              <path class="leader" [attr.d]="mark.leader" />
+            }
+            <text class="name" y="4.4" [attr.x]="mark.aside" text-anchor="middle">{{ mark.name }}</text>
+            <text class="middle" y="9.2" [attr.x]="mark.aside" text-anchor="middle">
               <tspan [textContent]="mark.middle.whole"></tspan>
               <tspan
                 class="fraction"
@@ -44,7 +53,7 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
               ></tspan>
               <tspan [textContent]="mark.middle.sign"></tspan>
             </text>
-            <text class="end" y="25.2" [attr.text-anchor]="mark.anchor">
+            <text class="end" y="25.2" [attr.x]="mark.aside" text-anchor="middle">
               <tspan [textContent]="mark.end.whole"></tspan>
               <tspan
                 class="fraction"
@@ -66,26 +75,28 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
     </div>
     <details>
       <summary>Marks as a list</summary>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Mark</th>
-            <th scope="col">From the toe mark</th>
-            <th scope="col">From its end</th>
-            <th scope="col">From the other end</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (mark of iron().marks; track $index) {
+      <div class="list">
+        <table>
+          <thead>
             <tr>
-              <th scope="row">{{ fullName(mark) }}</th>
-              <td>{{ text.length(mark.fromMiddle) }}</td>
-              <td>{{ text.length(mark.fromEnd) }}</td>
-              <td>{{ text.length(iron().cutLength - mark.fromEnd) }}</td>
+              <th scope="col">Mark</th>
+              <th scope="col">From the toe mark</th>
+              <th scope="col">From its end</th>
+              <th scope="col">From the other end</th>
             </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (mark of iron().marks; track $index) {
+              <tr>
+                <th scope="row">{{ fullName(mark) }}</th>
+                <td>{{ text.length(mark.fromMiddle) }}</td>
+                <td>{{ text.length(mark.fromEnd) }}</td>
+                <td>{{ text.length(iron().cutLength - mark.fromEnd) }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
     </details>
   `,
   styles: `
@@ -137,7 +148,13 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
     .toe .name {
       fill: var(--ember);
     }
+    .leader {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-width: 0.25;
+    }
     details {
+      position: relative;
       padding: 0 16px;
       font-size: 0.9rem;
     }
@@ -146,8 +163,22 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
       padding: 4px 0;
       cursor: pointer;
     }
+    /* Over what is above it: the fields keep their room. */
+    .list {
+      position: absolute;
+      bottom: 100%;
+      left: 8px;
+      z-index: 6;
+      max-width: calc(100vw - 16px);
+      max-height: 50vh;
+      padding: 8px 14px;
+      overflow: auto;
+      background: var(--sheet);
+      border: 1.5px solid var(--rule-strong);
+      border-radius: 6px;
+      box-shadow: 0 6px 24px rgb(0 0 0 / 25%);
+    }
     table {
-      margin-bottom: 12px;
       border-collapse: collapse;
     }
     th,
@@ -160,11 +191,6 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
       font-weight: 500;
       color: var(--ink-soft);
     }
-    @media (min-width: 820px) {
-      details {
-        position: relative;
-      }
-    }
   `,
 })
 export class BarStrip {
@@ -176,20 +202,30 @@ export class BarStrip {
     // Half a bar's length is drawn with as many units, whatever the bar: the letters keep their size.
     const unit = 300 / cutLength
     const toe = MARGIN + branches.lateral * unit
+    const places = marks.map(
+      ({ branch, fromMiddle }) => toe + (branch === 'lateral' ? -1 : 1) * fromMiddle * unit,
+    )
+    const labels = spreadLabels(
+      marks.map((mark, i) => ({ at: places[i]!, width: this.widthOf(mark) })),
+      0,
+      300 + 2 * MARGIN,
+    )
     return {
       width: 300 + 2 * MARGIN,
       from: MARGIN,
       length: 300,
       toe,
-      marks: marks.map((mark) => {
-        const x = toe + (mark.branch === 'lateral' ? -1 : 1) * mark.fromMiddle * unit
+      marks: marks.map((mark, i) => {
+        const x = places[i]!
         const isEnd = mark.kind === 'heel-end'
+        const aside = labels[i]! - x
         return {
           key: `${mark.branch}${mark.label}`,
           kind: mark.kind,
           // Moved as a whole: its letters are not laid out anew while a handle is dragged.
           at: `translate(${x.toFixed(2)} 0)`,
-          anchor: isEnd ? (mark.branch === 'lateral' ? 'start' : 'end') : 'middle',
+          aside: aside.toFixed(2),
+          leader: Math.abs(aside) > SEEN ? `M0 10.6L${aside.toFixed(2)} 9.9M0 21L${aside.toFixed(2)} 22` : '',
           name: this.shortName(mark),
           middle: mark.kind === 'toe' ? ZERO : this.text.parts(mark.fromMiddle),
           end: isEnd ? NOTHING : this.text.parts(mark.fromEnd),
@@ -197,6 +233,12 @@ export class BarStrip {
       }),
     }
   })
+
+  /** About how wide the letters over a mark are, in units of the sheet. */
+  private widthOf(mark: BarMark): number {
+    const figure = this.text.length(mark.fromMiddle)
+    return Math.max(this.shortName(mark).length * NAME_LETTER, figure.length * FIGURE_LETTER)
+  }
 
   private shortName({ kind, label }: BarMark): string {
     if (kind === 'hole') return label.replace('Hole ', '')

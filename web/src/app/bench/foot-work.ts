@@ -40,12 +40,13 @@ const WHY = 'two nails in'
   `,
   styles: `
     :host {
-      --tap-padding: 0 8px;
+      --tap-padding: 0 7px;
+      --one-of-gap: 4px;
       display: flex;
       flex-wrap: wrap;
-      gap: 6px;
+      gap: 4px;
       align-items: center;
-      padding: 4px 14px;
+      padding: 4px 10px;
       font-size: 0.88rem;
       border-bottom: 1px solid var(--rule);
     }

@@ -85,7 +85,7 @@ import { CautionsList } from './cautions-list'
           </div>
         }
         <div>
-          <dt>Plain shoe of this bar in general fit</dt>
+          <dt>Plain, general fit</dt>
           <dd>
             {{ text.length(plan().iron.plainCut) }}
             @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
@@ -97,9 +97,7 @@ import { CautionsList } from './cautions-list'
         </div>
         @for (rule of plan().iron.rules; track rule.name) {
           <div>
-            <dt>
-              Rule for it <q>{{ rule.name }} + {{ text.length(rulesAdd) }}</q>
-            </dt>
+            <dt>{{ rule.name }} + {{ text.length(rulesAdd) }}</dt>
             <dd>
               {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
             </dd>

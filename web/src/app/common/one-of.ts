@@ -35,7 +35,7 @@ import { Roving } from './roving'
     div {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px;
+      gap: var(--one-of-gap, 6px);
       justify-content: inherit;
     }
   `,

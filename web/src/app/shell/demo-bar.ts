@@ -11,7 +11,7 @@ import { OpenPractice } from './practice'
     @if (practice.facts(); as facts) {
       @if (facts.demo) {
         <aside class="no-print" aria-label="Demo practice">
-          <p><strong>Demo.</strong> <span>Made-up horses to try things on.</span></p>
+          <p><strong>Demo</strong><span>: made-up horses to try things on</span></p>
           @if (facts.aside === 'own') {
             <button type="button" (click)="back()">Back to my practice</button>
           } @else {

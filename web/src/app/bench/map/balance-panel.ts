@@ -140,8 +140,9 @@ import { FigureText } from '../../drawing/figure-text'
       font-size: 0.8rem;
       color: var(--ink-soft);
     }
+    /* A stretch breaks between its two figures, never within one. */
     td {
-      white-space: nowrap;
+      line-height: 1.15;
     }
     td.lacks {
       white-space: normal;
@@ -259,10 +260,11 @@ export class BalancePanel {
 
   private aheadText({ answer }: SchoolResult): string {
     if (!answer.found) return ''
-    const foremost = this.text.length(answer.y)
+    const whole = (mm: number) => this.text.length(mm).replace(/ /g, '\u00a0')
+    const foremost = whole(answer.y)
     return answer.rearY === undefined || answer.rearY >= answer.y - 0.5
       ? foremost
-      : `${this.text.bare(answer.rearY)} – ${foremost}`
+      : `${this.text.bare(answer.rearY).replace(/ /g, '\u00a0')} – ${foremost}`
   }
   private change(mm: number): string {
     const text = this.text.difference(mm)

@@ -32,8 +32,15 @@ import { FigureText } from '../../drawing/figure-text'
       <text class="word" [attr.x]="drawing().width + 3" [attr.y]="-drawing().height / 2">
         {{ text.length(cut().form.thickness) }}
       </text>
-      <text class="word small" x="0" [attr.y]="-drawing().height - 3">outer rim</text>
-      <text class="word small" [attr.x]="drawing().width" [attr.y]="-drawing().height - 3" text-anchor="end">
+      <text
+        class="word small"
+        [attr.x]="drawing().width / 2 - 1.5"
+        [attr.y]="-drawing().height - 3"
+        text-anchor="end"
+      >
+        outer rim
+      </text>
+      <text class="word small" [attr.x]="drawing().width / 2 + 1.5" [attr.y]="-drawing().height - 3">
         inner rim
       </text>
     </svg>
