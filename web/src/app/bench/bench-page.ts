@@ -54,7 +54,8 @@ import { Mapping } from './map/mapping'
 import { SideDrawing } from './map/side-drawing'
 import { MapStep } from './map-step'
 import { NailStep } from './nail/nail-step'
-import { PrintSheet } from './print-sheet'
+import { PrintSheet, WORK_PRINTED } from './print-sheet'
+import { Printing } from './printing'
 import { ProblemList } from './problem-list'
 import { AgainstView } from './shoe/against-view'
 import { CutView } from './shoe/cut-view'
@@ -143,7 +144,7 @@ function keptStep(visitId: string | undefined): Step | undefined {
     SideDrawing,
     SolidView,
   ],
-  providers: [Keeping, Looking, Mapping, Shaping, Undoing],
+  providers: [Keeping, Looking, Mapping, Shaping, Undoing, Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -161,6 +162,7 @@ export class BenchPage {
   protected readonly mapping = inject(Mapping)
   protected readonly shaping = inject(Shaping)
   protected readonly keeping = inject(Keeping)
+  protected readonly printing = inject(Printing)
   protected readonly undoing = inject(Undoing)
   protected readonly text = inject(FigureText)
 
@@ -269,11 +271,7 @@ export class BenchPage {
 
   protected readonly visitDay = computed(() => longDay(this.page()!.visit.date))
 
-  /** The printed sheet is drawn only for paper: a drag need not draw it along. */
-  protected readonly printing = signal(false)
-
   constructor() {
-    this.watchForPrinting()
     effect(() => this.store.dispatch(benchActions.open({ visitId: this.visitId() })))
     effect(() => {
       const side = this.side() as Side
@@ -288,18 +286,6 @@ export class BenchPage {
     effect(() => {
       if (this.view() === 'compare' || this.view() === 'time') untracked(() => this.mapping.readHistory())
     })
-  }
-
-  private watchForPrinting(): void {
-    const paper = matchMedia('print')
-    const application = inject(ApplicationRef)
-    const follow = () => {
-      this.printing.set(paper.matches)
-      // The browser takes its picture as soon as this returns.
-      application.tick()
-    }
-    paper.addEventListener('change', follow)
-    inject(DestroyRef).onDestroy(() => paper.removeEventListener('change', follow))
   }
 
   /** A foot with one figure changed, as the drawing asks for it while a handle is dragged. */
@@ -329,12 +315,12 @@ export class BenchPage {
     this.step.set(step)
   }
 
+  protected readonly workPrinted = WORK_PRINTED
   protected undo = (): void => this.undoing.undo(this.step() === 'look')
   protected redo = (): void => this.undoing.redo(this.step() === 'look')
   protected copyLast = (): void => this.store.dispatch(benchActions.copyLast())
   protected mirror = (): void => this.store.dispatch(benchActions.mirror())
   protected discard = (): void => this.store.dispatch(benchActions.discard())
-  protected print = (): void => window.print()
   protected other = computed(() => OPPOSITE[this.foot()])
 
   protected takeSection(section: Section): void {

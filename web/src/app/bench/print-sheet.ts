@@ -1,9 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import type { Plan, Section, VisitPage, Side } from '@crescent/core'
+import type { FootWork, Plan, Section, VisitPage, Side } from '@crescent/core'
 import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { soleView, svgPath } from '../drawing/svg-path'
 import { VERDICT_WORDS } from './nail/words'
+
+/** What is done to a foot, as the sheet says it. */
+export const WORK_PRINTED: Record<FootWork, string> = {
+  shod: 'Shod',
+  reset: 'Reset with the same shoe: nothing is forged',
+  bare: 'Trimmed and left bare: nothing is forged',
+}
 
 /** The sheet that is printed: the shoe at true size with a check line, what to cut, and every mark. */
 @Component({
@@ -13,6 +20,17 @@ import { VERDICT_WORDS } from './nail/words'
     <article class="print-only">
       <h1>{{ page().horse.name }}, {{ side() }}</h1>
       <p>{{ day() }}. Bar {{ bar() }}, cut {{ text.length(plan().iron.cutLength) }}.</p>
+      @if (work(); as done) {
+        @if (done !== 'shod') {
+          <p class="stop">{{ printed[done] }}.</p>
+        }
+      }
+      <p>
+        Shoe {{ text.length(across().width) }} wide, {{ text.length(across().long) }} long; heels
+        {{ text.length(plan().heels.outside) }} outside, {{ text.length(plan().heels.middleOfWeb) }} from
+        middle to middle of the web. Foot {{ text.length(plan().foot.width) }} x
+        {{ text.length(plan().foot.length) }}, heels {{ text.length(plan().foot.heelWidth) }}.
+      </p>
       @if (stops().length > 0) {
         <p class="stop">STOP: {{ stops().join('; ') }}.</p>
       }
@@ -104,6 +122,23 @@ import { VERDICT_WORDS } from './nail/words'
     </article>
   `,
   styles: `
+    /* Each foot on a page of its own; nothing is cut in two at a page's end. */
+    article {
+      break-after: page;
+    }
+    svg,
+    tr,
+    li,
+    p {
+      break-inside: avoid;
+    }
+    thead {
+      display: table-header-group;
+    }
+    h1,
+    h1 + p {
+      break-after: avoid;
+    }
     svg {
       display: block;
       margin: 4mm 0;
@@ -130,9 +165,22 @@ export class PrintSheet {
   readonly page = input.required<VisitPage>()
   readonly side = input.required<Side>()
   readonly section = input.required<Section>()
+  readonly work = input<FootWork | undefined>()
 
   protected readonly text = inject(FigureText)
   protected readonly words = VERDICT_WORDS
+  protected readonly printed = WORK_PRINTED
+  /** The shoe from side to side and from its toe to its hindmost end, mm. */
+  protected readonly across = computed(() => {
+    const { outline, parts } = this.plan()
+    const bars = parts.filter(({ layer }) => layer === 'bar').flatMap(({ edge }) => edge)
+    const points = [...outline.outer, ...bars]
+    const span = (axis: 0 | 1) => {
+      const all = points.map((point) => point[axis])
+      return Math.max(...all) - Math.min(...all)
+    }
+    return { width: span(0), long: span(1) }
+  })
   protected readonly day = computed(() => longDay(this.page().visit.date))
   protected readonly bar = computed(
     () =>
