@@ -153,8 +153,11 @@ export {
   type Round,
   type StoredPattern,
   type VisitPage,
+  type FoundPattern,
 } from './records/answers'
 export { snapshotOf, type Snapshot } from './records/snapshot'
 export { writeTold, type Quantity, type Told } from './units/told'
 export { RULES_ADD } from './iron/iron'
 export type { Beginning, Losses, PracticeFacts, UsualShoe } from './records/practice-facts'
+export { designName, modificationWords } from './shoe/design-name'
+export { refit } from './shoe/refit'

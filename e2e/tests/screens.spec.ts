@@ -175,7 +175,7 @@ test('the workshop’s own figures reach the cut; library and backup go out and 
   ])
   const library = JSON.parse(readFileSync(await download.path(), 'utf8'))
   expect(library.horses.length).toBeGreaterThanOrEqual(12)
-  await page.locator('input[type=file]').setInputFiles(await download.path())
+  await page.getByLabel('Library file').setInputFiles(await download.path())
   await expect(page.getByText(/^0 records added/)).toBeVisible()
   await page.getByRole('button', { name: 'Close', exact: true }).click()
   await expect(page.getByTestId('cut')).not.toHaveAttribute('aria-label', before!)

@@ -72,8 +72,8 @@ test.describe('modifications', () => {
       test.setTimeout(180_000)
       for (const { label, kind, fields } of MODIFICATIONS.filter((_, i) => i % 3 === part)) {
         if (kind === 'four-rail-plate') {
-          await page.getByRole('combobox', { name: 'Metal' }).click()
-          await page.getByRole('option', { name: 'aluminium' }).click()
+          await page.getByRole('combobox', { name: 'Common sections' }).click()
+          await page.getByRole('option', { name: /^aluminium 1 x 3\/8/ }).click()
         }
         const before = await cut(page)
         await add(page, label)
@@ -151,7 +151,7 @@ test.describe('modifications', () => {
     await page.getByRole('button', { name: 'Choose by picture' }).click()
     const gallery = page.getByRole('dialog', { name: 'What is made of the bar' })
     await expect(gallery.locator('[data-kind]')).toHaveCount(MODIFICATIONS.length)
-    await expect(gallery.locator('[data-kind="four-rail-plate"]')).toContainText('made of aluminium')
+    await expect(gallery.locator('[data-kind="four-rail-plate"]')).toContainText('made of flat aluminium')
     await gallery.locator('[data-kind="trailer"]').click()
     await expect(chosen(page, 'Lateral trailer')).toBeVisible()
     await expect(page.locator('[data-guide="line of the trailer"]')).toBeVisible()

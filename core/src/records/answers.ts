@@ -54,6 +54,12 @@ export interface Round {
 }
 
 /** What the Bench needs for one visit. */
+/** A pattern found among those of all horses. */
+export interface FoundPattern {
+  pattern: StoredPattern
+  horseName: string
+}
+
 export interface VisitPage {
   /** What a foot begins with that never had a shoe, where the practice says so. */
   usual?: UsualShoe | null

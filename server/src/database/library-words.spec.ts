@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BadRequest, read } from '../http/door'
+import { read, type BadRequest } from '../http/door'
 import { librarySchema } from './library'
 import { libraryInWords } from './library-words'
 

@@ -1,6 +1,7 @@
 import type { Route } from '../http/route'
 import { healthRoutes } from './health'
 import { horseRoutes } from './horses'
+import { joiningRoutes } from './joining'
 import { lookRoutes } from './looks'
 import { nailRoutes } from './nails'
 import { ownerRoutes } from './owners'
@@ -20,6 +21,7 @@ export const routes: readonly Route[] = [
   ...roundRoutes,
   ...ownerRoutes,
   ...horseRoutes,
+  ...joiningRoutes,
   ...visitRoutes,
   ...lookRoutes,
   ...patternRoutes,

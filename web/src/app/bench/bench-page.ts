@@ -1,9 +1,7 @@
 import {
-  ApplicationRef,
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
   effect,
   inject,
   input,

@@ -1,8 +1,9 @@
 import { effect, inject, Injectable, untracked } from '@angular/core'
 import { MatDialog } from '@angular/material/dialog'
 import {
-  commonName,
-  FIT_PRESETS,
+  designName,
+  readFoot,
+  refit,
   workWords,
   type FootWork,
   type Look,
@@ -99,22 +100,36 @@ export class Keeping {
   }
 
   private suggestedName(): string {
-    const { fit, section } = this.draft()!.shoe
-    const fitName = typeof fit === 'string' ? FIT_PRESETS.find((one) => one.name === fit)!.label : 'Own fit'
-    const bar =
-      commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
-    return `${fitName} ${bar}, ${shortDay(this.page()!.visit.date)}`
+    const { shoe } = this.draft()!
+    const bar = `${this.text.bare(shoe.section.width)} x ${this.text.length(shoe.section.thickness)}`
+    return `${designName(shoe, bar)}, ${shortDay(this.page()!.visit.date)}`
   }
 
   /** Takes up a pattern of this foot or its pair. */
   load(): void {
     this.dialog
       .open<PatternDialog, unknown, PatternChoice>(PatternDialog, {
-        data: { patterns: this.shaping.patterns(), side: this.side() },
-        width: '480px',
+        data: {
+          patterns: this.shaping.patterns(),
+          side: this.side(),
+          horseId: this.page()!.horse.id,
+          footWidth: this.draft()!.foot.figures.width,
+        },
+        width: '560px',
       })
       .afterClosed()
-      .subscribe((choice) => choice && this.store.dispatch(benchActions.loadPattern(choice)))
+      .subscribe((choice) => {
+        if (choice) this.store.dispatch(benchActions.loadPattern(this.refitted(choice)))
+      })
+  }
+
+  /** A pattern of another horse is made to fit this one's measures. */
+  private refitted({ pattern, withFoot }: PatternChoice): PatternChoice {
+    if (pattern.horseId === this.page()!.horse.id) return { pattern, withFoot }
+    const { foot } = this.draft()!
+    const measured = readFoot(footInput(this.side(), foot))
+    const to = measured.ok ? footInput(this.side(), foot) : undefined
+    return { pattern: { ...pattern, shoe: refit(pattern.shoe, pattern.foot, to) }, withFoot: false }
   }
 
   /** Ends the visit: says what is open, goes through the close list, takes a note and the day of the next one. */

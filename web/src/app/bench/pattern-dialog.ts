@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import { MatButton } from '@angular/material/button'
 import { MatCheckbox } from '@angular/material/checkbox'
 import {
@@ -10,18 +11,37 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog'
-import type { Side, StoredPattern } from '@crescent/core'
+import {
+  COMMON_SECTIONS,
+  MODIFICATIONS,
+  modificationWords,
+  type FoundPattern,
+  type Side,
+  type StoredPattern,
+} from '@crescent/core'
+import { catchError, debounceTime, of, switchMap } from 'rxjs'
+import { OneOf } from '../common/one-of'
+import { Api, failureText } from '../state/api'
 import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
+
+/** The patterns of the horse on the bench, and what is asked for among those of all. */
+export interface PatternDialogData {
+  patterns: StoredPattern[]
+  side: Side
+  horseId: string
+  /** Of the foot on the bench, mm, where it was measured. */
+  footWidth: number | undefined
+}
 
 export interface PatternChoice {
   pattern: StoredPattern
   withFoot: boolean
 }
 
-/** The patterns of this foot and of its pair, to work on from. */
+/** Patterns to work on from: of this foot and its pair, or of every horse, fitted to this foot. */
 @Component({
   selector: 'cr-pattern-dialog',
   imports: [
@@ -31,36 +51,83 @@ export interface PatternChoice {
     MatDialogClose,
     MatDialogContent,
     MatDialogTitle,
+    OneOf,
     SmallShoe,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Load a pattern</h2>
     <mat-dialog-content>
-      <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
-        >Take its measurements too</mat-checkbox
-      >
+      <cr-one-of label="Whose patterns" [choices]="whose" [chosen]="from()" (choose)="from.set($event)" />
+      @if (from() === 'all') {
+        <div class="filters">
+          <input
+            #words
+            class="typed"
+            type="search"
+            aria-label="Find a pattern"
+            placeholder="Name, horse, note or modification"
+            (input)="change({ search: words.value })"
+          />
+          <select #kind class="typed" aria-label="Wears" (change)="change({ modification: kind.value })">
+            <option value="">any modification</option>
+            @for (one of modifications; track one.kind) {
+              <option [value]="one.kind">{{ one.label }}</option>
+            }
+          </select>
+          <select #bar class="typed" aria-label="Bar" (change)="change({ bar: bar.value })">
+            <option value="">any bar</option>
+            @for (one of bars; track one.name) {
+              <option [value]="one.name">{{ one.name }}</option>
+            }
+          </select>
+        </div>
+        <p class="muted">
+          {{
+            data.footWidth === undefined
+              ? 'The newest first.'
+              : 'For feet about ' + text.length(data.footWidth) + ' wide first.'
+          }}
+          Taken up, the design is fitted to this foot and becomes a pattern of its own.
+        </p>
+        @if (failure()) {
+          <p role="alert">{{ failure() }}</p>
+        }
+      } @else {
+        <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
+          >Take its measurements too</mat-checkbox
+        >
+      }
       <ul>
-        @for (pattern of data.patterns; track pattern.id) {
+        @for (pattern of listed(); track pattern.id) {
           <li>
             <button type="button" (click)="take(pattern)">
               <cr-small-shoe [snapshot]="pattern.result" [side]="pattern.side" />
               <span>
                 <strong>{{ pattern.name }}</strong>
+                @if (made(pattern)) {
+                  <span>{{ made(pattern) }}</span>
+                }
                 <span class="muted"
-                  >{{ pattern.side }}, {{ day(pattern) }}, cut
+                  >{{ horseOf(pattern) }}{{ pattern.side }}, {{ day(pattern) }}, cut
                   {{ text.length(pattern.result.cutLength) }}</span
                 >
               </span>
             </button>
-            @if (pattern.version > 1) {
+            @if (pattern.version > 1 && from() === 'own') {
               <button type="button" class="tap" (click)="earlier(pattern)">
                 {{ pattern.version }} versions
               </button>
             }
           </li>
         } @empty {
-          <li>No pattern of this foot is kept yet: save one and it will be here.</li>
+          <li>
+            {{
+              from() === 'own'
+                ? 'No pattern of this foot is kept yet: save one and it will be here.'
+                : 'No pattern is found.'
+            }}
+          </li>
         }
       </ul>
     </mat-dialog-content>
@@ -104,14 +171,69 @@ export interface PatternChoice {
     .muted {
       font-size: 0.9rem;
     }
+    cr-one-of {
+      margin-bottom: 8px;
+    }
+    .filters {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+      gap: 6px;
+    }
+    .filters input {
+      grid-column: 1 / -1;
+    }
   `,
 })
 export class PatternDialog {
-  protected readonly data = inject<{ patterns: StoredPattern[]; side: Side }>(MAT_DIALOG_DATA)
+  protected readonly data = inject<PatternDialogData>(MAT_DIALOG_DATA)
+  private readonly api = inject(Api)
   private readonly dialog = inject<MatDialogRef<PatternDialog, PatternChoice>>(MatDialogRef)
   private readonly dialogs = inject(MatDialog)
   protected readonly text = inject(FigureText)
   protected readonly withFoot = signal(false)
+  protected readonly whose = [
+    { key: 'own' as const, label: 'This horse' },
+    { key: 'all' as const, label: 'All horses' },
+  ]
+  protected readonly from = signal<'own' | 'all'>('own')
+  protected readonly modifications = MODIFICATIONS
+  protected readonly bars = COMMON_SECTIONS
+  protected readonly failure = signal('')
+  private readonly asked = signal({ search: '', modification: '', bar: '' })
+  private readonly found = toSignal(
+    toObservable(computed(() => (this.from() === 'all' ? this.asked() : undefined))).pipe(
+      debounceTime(150),
+      switchMap((asked) => (asked ? this.look(asked) : of([]))),
+    ),
+    { initialValue: [] as FoundPattern[] },
+  )
+  protected readonly listed = computed(() =>
+    this.from() === 'own'
+      ? this.data.patterns
+      : this.found()
+          .map(({ pattern }) => pattern)
+          .filter(({ horseId }) => horseId !== this.data.horseId),
+  )
+  protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
+  protected horseOf = ({ id }: StoredPattern): string => {
+    const found = this.from() === 'all' && this.found().find(({ pattern }) => pattern.id === id)
+    return found ? `${found.horseName} ` : ''
+  }
+
+  protected change(changes: { search?: string; modification?: string; bar?: string }): void {
+    this.asked.update((asked) => ({ ...asked, ...changes }))
+  }
+
+  private look({ search, modification, bar }: { search: string; modification: string; bar: string }) {
+    const section = COMMON_SECTIONS.find(({ name }) => name === bar)?.section
+    this.failure.set('')
+    return this.api.findPatterns({ search, modification, section, width: this.data.footWidth }).pipe(
+      catchError((error: unknown) => {
+        this.failure.set(failureText(error))
+        return of([])
+      }),
+    )
+  }
   protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
   /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */
   protected earlier(pattern: StoredPattern): void {

@@ -7,6 +7,7 @@ import { RouterLink } from '@angular/router'
 import {
   commonName,
   currentPatterns,
+  modificationWords,
   workOf,
   workWords,
   SIDES,
@@ -20,6 +21,7 @@ import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import type { VersionsDialogData } from '../bench/versions-dialog'
+import type { JoinDialogData } from './join-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 
 /** One horse: what its four feet wear, its visits, its pattern library. */
@@ -65,6 +67,7 @@ export class HorsePageView {
     effect(() => this.store.dispatch(recordsActions.openHorse({ id: this.horseId() })))
   }
 
+  protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
   protected again = (): void => this.store.dispatch(recordsActions.openHorse({ id: this.horseId() }))
   protected start = (): void =>
     this.store.dispatch(recordsActions.startVisit({ horseId: this.horseId(), date: today() }))
@@ -99,6 +102,23 @@ export class HorsePageView {
   protected async changeOwner(): Promise<void> {
     const { OwnerDialog } = await import('./owner-dialog')
     this.dialog.open(OwnerDialog, { data: { owner: this.page()!.owner }, width: '480px' })
+  }
+
+  /** Two records of the same horse, or of its owner, become one. */
+  protected async join(kind: 'horse' | 'owner'): Promise<void> {
+    const { horse, owner } = this.page()!
+    const record = kind === 'horse' ? horse : owner
+    if (!record) return
+    const { JoinDialog } = await import('./join-dialog')
+    this.dialog
+      .open<unknown, JoinDialogData, boolean>(JoinDialog, {
+        data: { kind, id: record.id, name: record.name },
+        width: '480px',
+      })
+      .afterClosed()
+      .subscribe((joined) => {
+        if (joined) this.again()
+      })
   }
 
   protected archiveHorse(archived: boolean): void {

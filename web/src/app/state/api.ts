@@ -7,7 +7,9 @@ import type {
   HorsePage,
   HorseSummary,
   Look,
+  FoundPattern,
   Losses,
+  Section,
   Owner,
   Pattern,
   PracticeFacts,
@@ -49,6 +51,9 @@ export class Api {
     this.http.get<Owner[]>('/api/owners', { params: listParams(search, false, 50) })
   putOwner = (owner: Owner): Observable<Owner> => this.http.put<Owner>(`/api/owners/${owner.id}`, owner)
   putHorse = (horse: Horse): Observable<Horse> => this.http.put<Horse>(`/api/horses/${horse.id}`, horse)
+  /** Takes another record of the same horse or owner into this one. */
+  join = (kind: 'horse' | 'owner', id: string, other: string): Observable<unknown> =>
+    this.http.post(`/api/${kind}s/${id}/join`, { other })
   putVisit = (visit: Visit): Observable<Visit> => this.http.put<Visit>(`/api/visits/${visit.id}`, visit)
   /** A foot with the pattern made for it: both are stored or neither. */
   putShoeing = (shoeing: { pattern: Pattern; record: FootRecord }): Observable<Shoeing> =>
@@ -56,6 +61,22 @@ export class Api {
   putLook = (look: Look): Observable<Look> => this.http.put<Look>(`/api/looks/${look.id}`, look)
   putPattern = (pattern: Pattern): Observable<StoredPattern> =>
     this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)
+  /** Patterns of all horses: by words, modification and bar; those for the nearest width of foot first. */
+  findPatterns = (query: {
+    search: string
+    modification: string
+    section: Section | undefined
+    width: number | undefined
+  }): Observable<FoundPattern[]> => {
+    const { search, modification, section, width } = query
+    const asked = {
+      search,
+      ...(modification !== '' && { modification }),
+      ...(section && { barWidth: section.width, barThickness: section.thickness }),
+      ...(width !== undefined && { width }),
+    }
+    return this.http.get<FoundPattern[]>('/api/patterns', { params: new HttpParams({ fromObject: asked }) })
+  }
   patternVersions = (id: string): Observable<StoredPattern[]> =>
     this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
   nailTurning = (): Observable<NailTurning> => this.http.get<NailTurning>('/api/nails/turning')

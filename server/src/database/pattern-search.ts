@@ -1,0 +1,67 @@
+import type { FoundPattern, StoredPattern } from '@crescent/core'
+import type { Practice } from './practice'
+import { likeWords } from './search'
+
+/** What is looked for; what is left out is not asked about. */
+export interface PatternQuery {
+  /** Words of its name, its notes, its horse, or of a modification. */
+  search: string
+  /** A kind of modification it wears. */
+  modification?: string
+  /** Of its bar, mm. */
+  bar?: { width: number; thickness: number }
+  /** Of the foot it was made for, mm: the nearest come first. */
+  width?: number
+}
+
+/** Bars that differ by less are the same, mm. */
+const SAME_BAR = 0.1
+
+/** The most that are answered. */
+const LIMIT = 60
+
+/** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
+export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
+  const words = likeWords(query.search)
+  const where = [
+    'p.archived = 0',
+    ...words.map(
+      // Kinds are written with a hyphen in the shoe, and typed with a space or the beginning of one.
+      (_, i) =>
+        `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\' OR EXISTS (
+           SELECT 1 FROM json_each(p.shoe, '$.modifications') m
+           WHERE replace(json_extract(m.value, '$.kind'), '-', ' ') LIKE @w${i} ESCAPE '\\'))`,
+    ),
+    ...(query.modification
+      ? [
+          `EXISTS (SELECT 1 FROM json_each(p.shoe, '$.modifications') m
+             WHERE json_extract(m.value, '$.kind') = @modification)`,
+        ]
+      : []),
+    ...(query.bar
+      ? [
+          `abs(json_extract(p.shoe, '$.section.width') - @barWidth) < ${SAME_BAR}`,
+          `abs(json_extract(p.shoe, '$.section.thickness') - @barThickness) < ${SAME_BAR}`,
+        ]
+      : []),
+  ]
+  const order =
+    query.width === undefined
+      ? 'p.updated_at DESC'
+      : `abs(json_extract(p.foot, '$.width') - @width), p.updated_at DESC`
+  const rows = db
+    .prepare(
+      `SELECT p.*, h.name AS horse_name FROM patterns p JOIN horses h ON h.id = p.horse_id
+       WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${LIMIT}`,
+    )
+    .all({
+      ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
+      ...(query.modification && { modification: query.modification }),
+      ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
+      ...(query.width !== undefined && { width: query.width }),
+    }) as Record<string, unknown>[]
+  return rows.map((row) => ({
+    pattern: patterns.fromRow(row) as StoredPattern,
+    horseName: row['horse_name'] as string,
+  }))
+}

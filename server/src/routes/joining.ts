@@ -1,0 +1,25 @@
+import * as z from 'zod'
+import { joinHorses, joinOwners } from '../database/joining'
+import { NotFound, read } from '../http/door'
+import type { Route } from '../http/route'
+
+const joinSchema = z.object({ other: z.uuid() }).strict()
+
+/** Two records of the same horse or owner become one. */
+export const joiningRoutes: Route[] = (
+  [
+    ['horses', 'horse', joinHorses],
+    ['owners', 'owner', joinOwners],
+  ] as const
+).map(([path, what, join]) => ({
+  method: 'post' as const,
+  path: `/${path}/:id/join`,
+  summary: `Take another record of the same ${what} into this one, with its whole history`,
+  body: joinSchema,
+  answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
+  run: ({ practice, request }) => {
+    const kept = join(practice, request.params['id'] as string, read(joinSchema, request.body).other)
+    if (!kept) throw new NotFound(what)
+    return kept
+  },
+}))
