@@ -63,7 +63,15 @@ test.describe('nails', () => {
     await expect(page.getByRole('checkbox', { name: 'Drive inner 4' })).toHaveCount(0)
     await page.getByText('Keep nails clear of (0)').click()
     await page.getByLabel('At hole').selectOption('outer 3')
-    await page.getByRole('button', { name: 'crack', exact: true }).click()
+    await page.getByRole('radio', { name: 'crack', exact: true }).click()
+    await page.getByRole('button', { name: 'Mark crack' }).click()
+    // Anywhere on the wall, not only at a hole: touched on its picture.
+    const marks = page.locator('cr-keep-clear-list li')
+    const before = await marks.count()
+    const wall = (await page.locator('cr-wall-tap svg path.wall').boundingBox())!
+    await page.mouse.click(wall.x + 1, wall.y + wall.height / 2)
+    await expect(marks).toHaveCount(before + 1)
+    await marks.last().getByRole('button').click()
     await expect(verdict(page, 'Outer', 3)).toContainText('no wall there')
     await expect(page.locator('[data-clear="crack"]')).toBeVisible()
     await expectAccessible(page)
@@ -75,11 +83,15 @@ test.describe('nails', () => {
   test('exits that are written down say how nails turn; the table of nails is one’s own', async ({
     page,
   }) => {
-    for (const hole of [1, 2, 3]) {
-      await page.getByRole('button', { name: `More of outer ${hole}` }).click()
-      await field(page, `nails.lateral.${hole}.seen`).fill('3/4')
-      await field(page, `nails.lateral.${hole}.seen`).blur()
+    // Down the line of nails in one go, key by key, Enter to the next.
+    await page.getByText('How high the nails came out').click()
+    await field(page, 'nails.lateral.1.seen').focus()
+    for (let i = 0; i < 3; i++) {
+      await page.keyboard.type('3/4')
+      await page.keyboard.press('Enter')
     }
+    await expect(field(page, 'nails.medial.1.seen')).toBeFocused()
+    for (const hole of [1, 2, 3]) await expect(field(page, `nails.lateral.${hole}.seen`)).toHaveValue('3/4"')
     await savePattern(page, 'Seen')
     await expect(page.locator('cr-iron-slip .state')).toHaveText('saved')
     await page.getByRole('button', { name: 'Shelf' }).click()

@@ -1,5 +1,6 @@
-import type { FootOutline } from '../foot/outline'
-import { sliceTrack } from '../geometry/track'
+import type { Foot } from '../foot/measurements'
+import { footOutline, type FootOutline } from '../foot/outline'
+import { nearestStation, sliceTrack } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import type { KeepClear } from '../records/foot'
 import type { Snapshot } from '../records/snapshot'
@@ -42,6 +43,16 @@ export const markAt = (
   fromToe: Math.round(alongWall * 10) / 10,
   width: why === 'old hole' ? OLD_HOLE : MARK,
 })
+
+/** A place of the wall as marks are counted. */
+export type WallPlace = Pick<NailHole, 'branch' | 'alongWall'>
+
+/** The place of the wall that lies nearest to a point of the sole, in the foot's frame. */
+export function wallPlace(foot: Foot, point: Vec): WallPlace {
+  const { track, toe } = footOutline(foot)
+  const station = nearestStation(track, point)
+  return { branch: station < toe ? 'lateral' : 'medial', alongWall: Math.abs(station - toe) }
+}
 
 /** The holes a shoe was nailed through, as marks on the wall; snapshots from before holes were counted so have none. */
 export const oldHoles = (nails: Snapshot['nails']): KeepClear[] =>

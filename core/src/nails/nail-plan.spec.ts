@@ -1,4 +1,6 @@
 import fc from 'fast-check'
+import { placeAt } from '../geometry/track'
+import { wallPlace } from './keep-clear'
 import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../foot/any-foot'
 import { planShoe } from '../plan'
@@ -250,6 +252,17 @@ describe('the turning radius', () => {
 
   it('a nail lower than a straight one would be says nothing of turning', () => {
     expect(radiusOf({ insideWall: 3, lean: 80, wallAngle: 50, seen: 25 })).toBeUndefined()
+  })
+})
+
+describe('a place of the wall that is touched', () => {
+  it('is counted as marks are: on its branch, along the wall from the middle of the toe', () => {
+    for (const nail of plain.nails) {
+      const { track } = footOutline(plain.foot)
+      const { branch, alongWall } = wallPlace(plain.foot, placeAt(track, nail.footStation).point)
+      expect(branch).toBe(nail.branch)
+      expect(alongWall).toBeCloseTo(nail.alongWall, 3)
+    }
   })
 })
 

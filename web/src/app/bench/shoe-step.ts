@@ -252,7 +252,7 @@ export class ShoeStep {
 
   protected takeCommon(name: string | undefined): void {
     const found = COMMON_SECTIONS.find((one) => one.name === name)
-    if (found) this.put({ section: { ...found.section, material: this.shoe().section.material } }, 'section')
+    if (found) this.put({ section: found.section }, 'section')
   }
 
   /** A bar has both its measures: an emptied field keeps the last one until another is typed. */

@@ -30,7 +30,7 @@ describe('DemoBar', () => {
   it('says that the demo is one, with the way out', async () => {
     const { dialog } = open(DEMO)
     const { text, press } = await show(DemoBar)
-    expect(text()).toContain('Demo.')
+    expect(text()).toContain('Demo: made-up horses')
     await press('Begin my own practice')
     await vi.waitFor(() => expect(dialog.open).toHaveBeenCalledTimes(1))
   })

@@ -32,9 +32,9 @@ export interface FindingChoice {
   template: `
     <h2 mat-dialog-title>{{ data.side }}, {{ place.label }}</h2>
     <mat-dialog-content>
-      <ul>
+      <div class="kinds">
         @for (kind of kinds; track kind.key) {
-          <li role="group" [attr.aria-label]="kind.label">
+          <div class="kind" role="group" [attr.aria-label]="kind.label">
             <p>
               <strong>{{ kind.label }}</strong> <span>{{ kind.what }}</span>
             </p>
@@ -54,31 +54,28 @@ export interface FindingChoice {
                 </button>
               }
             </div>
-          </li>
+          </div>
         }
-      </ul>
+      </div>
     </mat-dialog-content>
     <mat-dialog-actions>
       <button mat-stroked-button mat-dialog-close>Nothing here</button>
     </mat-dialog-actions>
   `,
   styles: `
-    ul {
+    .kinds {
       display: grid;
       gap: 10px;
-      margin: 0;
-      padding: 0;
-      list-style: none;
     }
-    li {
+    .kind {
       padding-bottom: 10px;
       border-bottom: 1px solid var(--rule);
     }
-    li p {
+    .kind p {
       margin: 0 0 6px;
       color: var(--ink);
     }
-    li span {
+    .kind span {
       margin-left: 6px;
       font-size: 0.85rem;
       color: var(--ink-soft);

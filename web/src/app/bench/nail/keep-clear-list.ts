@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core'
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { markAt, type KeepClear, type Plan } from '@crescent/core'
+import { markAt, type KeepClear, type Plan, type WallPlace } from '@crescent/core'
+import { OneOf } from '../../common/one-of'
 import { FigureText } from '../../drawing/figure-text'
+import { WallTap } from './wall-tap'
 import { BRANCHES } from './words'
 
 /** What of the wall nails are kept clear of: marked here, taken from the last shoe, or found while looking. */
 @Component({
   selector: 'cr-keep-clear-list',
-  imports: [MatIcon, MatIconButton],
+  imports: [MatIcon, MatIconButton, OneOf, WallTap],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ul>
@@ -34,6 +36,9 @@ import { BRANCHES } from './words'
         <li class="muted">Nothing marked.</li>
       }
     </ul>
+    <cr-one-of label="What is there" [choices]="kinds" [chosen]="why()" (choose)="why.set($event)" />
+    <p class="muted">Touch the wall where it is, or choose a hole.</p>
+    <cr-wall-tap [plan]="plan()" (touched)="mark($event)" />
     <div class="add">
       <label
         >At
@@ -45,9 +50,7 @@ import { BRANCHES } from './words'
           }
         </select>
       </label>
-      @for (why of reasons; track why) {
-        <button type="button" class="tap" (click)="add(+where.value, why)">{{ why }}</button>
-      }
+      <button type="button" class="tap" (click)="add(+where.value)">Mark {{ why() }}</button>
     </div>
     @if (lastHoles().length > 0) {
       <button type="button" class="tap" (click)="changed.emit([...marked(), ...lastHoles()])">
@@ -98,7 +101,11 @@ export class KeepClearList {
   readonly changed = output<KeepClear[]>()
 
   protected readonly text = inject(FigureText)
-  protected readonly reasons = ['crack', 'broken wall', 'old hole'] as const
+  protected readonly kinds = (['old hole', 'crack', 'broken wall'] as const).map((key) => ({
+    key,
+    label: key,
+  }))
+  protected readonly why = signal<KeepClear['why']>('old hole')
   protected readonly all = computed(() => {
     const fromLook = this.plan().keepClear.filter(({ look }) => look)
     return [...this.marked(), ...fromLook].map((mark) => ({
@@ -107,9 +114,13 @@ export class KeepClearList {
     }))
   })
 
-  protected add(at: number, why: KeepClear['why']): void {
+  protected add(at: number): void {
     const nail = this.plan().nails[at]
-    if (nail) this.changed.emit([...this.marked(), markAt(nail, why)])
+    if (nail) this.mark(nail)
+  }
+
+  protected mark(place: WallPlace): void {
+    this.changed.emit([...this.marked(), markAt(place, this.why())])
   }
 
   protected drop(mark: KeepClear): void {

@@ -145,6 +145,7 @@ describe('KeepClearList', () => {
     fixture.componentInstance.changed.subscribe((marks) => changes.push(marks))
     element.querySelector('select')!.value = '5'
     await press('crack')
+    await press('Mark crack')
     const hole = plan.nails[5]!
     expect(changes[0]![0]).toMatchObject({ why: 'crack', half: hole.branch })
     expect(changes[0]![0]!.fromToe).toBeCloseTo(hole.alongWall, 1)

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core'
 import {
   bySchool,
   describeProblem,
@@ -12,6 +12,8 @@ import {
   type NailSize,
   type Plan,
   type Problem,
+  withHole,
+  type Nail,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { OneOf } from '../../common/one-of'
@@ -20,13 +22,17 @@ import { benchActions } from '../../state/bench/bench.feature'
 import type { Draft } from '../../state/bench/draft'
 import { KeepClearList } from './keep-clear-list'
 import { NailBranch } from './nail-branch'
+import { ExitList } from './exit-list'
+import { holeField } from './hole-lines'
 import { BRANCHES } from './words'
 
 /** Nails: school, size, which holes are driven, where each lies and leans, and what is to be thought of it. */
 @Component({
   selector: 'cr-nail-step',
-  imports: [KeepClearList, NailBranch, OneOf],
+  imports: [ExitList, KeepClearList, NailBranch, OneOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  // Enter goes on from field to field through the whole step.
+  host: { 'data-fields': '' },
   template: `
     <cr-one-of
       label="Limits of the nails"
@@ -75,6 +81,19 @@ import { BRANCHES } from './words'
     @for (problem of misplaced(); track problem.path) {
       <p class="doubtful" role="alert">{{ tell(problem) }}</p>
     }
+    <details class="fold" (toggle)="exitsOpen.set(exits.open)" #exits>
+      <summary>How high the nails came out</summary>
+      @if (exitsOpen()) {
+        <cr-exit-list
+          [nails]="plan().nails"
+          [asked]="asked()"
+          [entries]="draft().foot.entries"
+          (changed)="setSeen($event.nail, $event.value)"
+          (unread)="keep($event.field, $event.text)"
+          (left)="settle()"
+        />
+      }
+    </details>
     <details class="fold">
       <summary>Keep nails clear of ({{ plan().keepClear.length }})</summary>
       <cr-keep-clear-list
@@ -161,6 +180,14 @@ export class NailStep {
     const { size: _old, ...rest } = this.asked()
     this.put(name ? { ...rest, size: name } : rest, 'nails.size')
     this.settle()
+  }
+
+  /** Drawn only while it is open: the lines of a hole hold the same field. */
+  protected readonly exitsOpen = signal(false)
+
+  protected setSeen(nail: Nail, value: number | undefined): void {
+    const nails = withHole(this.asked()[nail.branch], nail.number, 'seen', value)
+    this.putBranch(nail.branch, nails, holeField(nail, 'seen'))
   }
 
   protected setKeepClear(keepClear: KeepClear[]): void {

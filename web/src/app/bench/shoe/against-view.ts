@@ -36,7 +36,7 @@ import { DifferenceTable } from './difference-table'
         </select>
       </label>
       @if (other(); as theirs) {
-        <div class="two">
+        <div class="two" role="region" tabindex="0" aria-label="Both shoes and what differs">
           <svg
             [attr.viewBox]="drawing().box"
             role="img"

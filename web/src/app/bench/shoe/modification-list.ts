@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import {
+  afterNextRender,
+  ElementRef,
+  Injector,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+} from '@angular/core'
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import {
@@ -24,7 +34,7 @@ type Given = NonNullable<ShoeInput['modifications']>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of chosen(); track one.kind; let i = $index) {
-      <section [attr.aria-label]="one.label">
+      <section tabindex="-1" [attr.data-modification]="one.kind" [attr.aria-label]="one.label">
         <header>
           <h3>{{ one.label }}</h3>
           <button mat-icon-button [attr.aria-label]="'Take off ' + one.label" (click)="takeOff(i, one.kind)">
@@ -68,7 +78,7 @@ type Given = NonNullable<ShoeInput['modifications']>
     <button type="button" class="tap pictures" [disabled]="!plan()" (click)="pictures.emit()">
       <mat-icon svgIcon="search" aria-hidden="true" />Choose by picture
     </button>
-    <div role="group" aria-label="Add a modification">
+    <div role="group" tabindex="-1" aria-label="Add a modification" data-offers>
       @for (group of groups(); track group.key) {
         <details class="fold" name="offers">
           <summary>{{ group.label }}</summary>
@@ -173,6 +183,8 @@ export class ModificationList {
   readonly pictures = output()
 
   private readonly text = inject(FigureText)
+  private readonly injector = inject(Injector)
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement
 
   protected readonly chosen = computed(() =>
     this.modifications().flatMap((given, i) => {
@@ -221,6 +233,16 @@ export class ModificationList {
     })).filter(({ offers }) => offers.length > 0),
   )
 
+  /** What was pressed is gone: the focus stays at its place, not at the top of the page. */
+  private focusOn(selector: string): void {
+    afterNextRender(
+      () => this.element.querySelector<HTMLElement>(selector)?.focus({ preventScroll: false }),
+      {
+        injector: this.injector,
+      },
+    )
+  }
+
   private problemAt(path: string): string | undefined {
     const problem = this.problems().find((one) => one.path === path)
     return problem && describeProblem(problem, this.text.style())
@@ -237,6 +259,7 @@ export class ModificationList {
   protected add(kind: string): void {
     this.changed.emit({ modifications: [...this.modifications(), { kind }], touched: `mod.${kind}` })
     this.left.emit()
+    this.focusOn(`[data-modification="${kind}"]`)
   }
 
   protected takeOff(at: number, kind: string): void {
@@ -245,6 +268,8 @@ export class ModificationList {
       touched: `mod.${kind}`,
     })
     this.left.emit()
+    const next = this.modifications()[at + 1]?.kind ?? this.modifications()[at - 1]?.kind
+    this.focusOn(next ? `[data-modification="${next}"]` : '[data-offers]')
   }
 
   protected set(at: number, key: string, value: number | undefined, touched: string): void {
