@@ -162,3 +162,4 @@ export type { Beginning, Losses, PracticeFacts, UsualShoe } from './records/prac
 export { designName, modificationWords } from './shoe/design-name'
 export { refit } from './shoe/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'
+export { changeClauses } from './advice/change-words'

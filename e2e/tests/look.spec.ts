@@ -123,7 +123,7 @@ test.describe('look', () => {
     await trailer.getByRole('button', { name: 'Keep' }).click()
     await expect(trailer).toContainText('dismissed: the others step it off')
     const nails = advice(page, 'Stout bar, eight nails')
-    await nails.getByRole('button', { name: 'Otherwise' }).click()
+    await nails.getByRole('button', { name: 'Do something else' }).click()
     await nails.getByLabel('What instead, and why?').fill('Six, the wall is torn')
     await nails.getByRole('button', { name: 'Keep' }).click()
     await kept(page)

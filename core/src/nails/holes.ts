@@ -113,6 +113,10 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
       const wanted = said?.inset ?? wallThickness + stands
       const inset = Math.min(webAt(rims, station) - LAND, Math.max(LAND, wanted))
       const point = along(rim.point, turnRight(rim.tangent), -inset)
+      // Measured where the hole is: a branch that is turned out or set aside does not run beside the wall.
+      const beside = placeAt(outline.track, nearestStation(outline.track, point))
+      const insideWall =
+        (beside.point[0] - point[0]) * beside.tangent[1] - (beside.point[1] - point[1]) * beside.tangent[0]
       const beyond = fromToe < zone.forward - 0.5 ? 'forward' : fromToe > zone.rear + 0.5 ? 'rear' : undefined
       return {
         branch,
@@ -121,7 +125,7 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
         y: point[1],
         fromToe,
         inset,
-        insideWall: inset - stands,
+        insideWall,
         footStation,
         // Back from the buttress is against the walk on the lateral side, with it on the medial one.
         behindWall: Math.max(

@@ -1,5 +1,5 @@
 import { sliceTrack, track, trackLength, type Track } from '../geometry/track'
-import { rotated, type Vec } from '../geometry/vector'
+import { rotated, scale, type Vec } from '../geometry/vector'
 import type { Half } from '../foot/half'
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
@@ -26,8 +26,18 @@ export function branchRun(outline: Track, heelLength: Record<Half, number>): { r
   const last = outline.points.length - 1
   const [x, y] = outline.tangents[0]!
   // Walked away from the foot; the outline itself is walked toward it on this side.
-  const before = straightBack(outline.points[0]!, [-x, -y], lateral, turn)
-  const after = straightBack(outline.points[last]!, outline.tangents[last]!, medial, turn)
+  // How the wall turns at either end, walked away from the foot: the run goes on as it does, or the rim would bend there.
+  const bend = (end: number, next: number, sign: 1 | -1) =>
+    (offBack(scale(outline.tangents[end]!, sign)) - offBack(scale(outline.tangents[next]!, sign))) /
+    Math.abs(outline.stations[end]! - outline.stations[next]!)
+  const before = straightBack(outline.points[0]!, [-x, -y], lateral, turn, bend(0, 1, -1))
+  const after = straightBack(
+    outline.points[last]!,
+    outline.tangents[last]!,
+    medial,
+    turn,
+    bend(last, last - 1, 1),
+  )
   const run = track(
     [...before.map(({ point }) => point).reverse(), ...inner.points, ...after.map(({ point }) => point)],
     [
@@ -39,11 +49,28 @@ export function branchRun(outline: Track, heelLength: Record<Half, number>): { r
   return { run, start: before.length === 0 ? -Math.max(0, -lateral) : run.stations[before.length]! }
 }
 
-/** The way back from a buttress, turning evenly out of its direction until it runs straight back. */
-function straightBack(from: Vec, way: Vec, length: number, turn: number): { point: Vec; way: Vec }[] {
+/** How far a direction is off straight back, radians. */
+const offBack = ([x, y]: Vec): number => Math.atan2(x, -y)
+
+/**
+ * The way back from a buttress: it leaves in the wall's direction and with its bend, and turns until it runs straight
+ * back.
+ *
+ * @param bend of the wall at its end, radians off straight back for a millimetre
+ */
+function straightBack(
+  from: Vec,
+  way: Vec,
+  length: number,
+  turn: number,
+  bend: number,
+): { point: Vec; way: Vec }[] {
   if (length < LEAST) return []
-  const off = Math.atan2(way[0], -way[1])
-  const left = (s: number) => off * (1 - Math.min(1, s / turn)) ** 2
+  const off = offBack(way)
+  const left = (s: number) => {
+    const u = Math.min(1, s / turn)
+    return (1 - u) ** 2 * (off * (1 + 2 * u) + bend * turn * u)
+  }
   const direction = (s: number): Vec => rotated([0, -1], left(s))
   const steps = Math.max(2, Math.ceil(length / STEP))
   const walked: { point: Vec; way: Vec }[] = []

@@ -61,7 +61,7 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
       ...(query.width !== undefined && { width: query.width }),
     }) as Record<string, unknown>[]
   return rows.map((row) => ({
-    pattern: patterns.fromRow(row) as StoredPattern,
+    pattern: patterns.fromRow(row),
     horseName: row['horse_name'] as string,
   }))
 }

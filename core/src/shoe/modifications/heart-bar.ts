@@ -10,6 +10,9 @@ import { length, told } from '../../units/told'
 /** A plate smaller than this carries nothing, mm2. */
 const LEAST_PLATE = 150
 
+/** So much nearer to the frog's edge than asked nobody would see, mm. */
+const HOLLOW = 0.02
+
 /** Rows the frog and the plate are taken in, and halvings to the edge in each. */
 const ROWS = 28
 const HALVINGS = 11
@@ -45,12 +48,21 @@ const plate = once((context: ShoeContext, values: Values): Vec[] => {
     const rear = foremost - (known.at(-1)?.behind ?? 0)
     return rows.flatMap((_, row): Vec[] => {
       const y = tip + ((front - tip) * row) / ROWS
-      return y < rear ? [] : [[sign * Math.min(at(foremost - y), at(tip - y)), y]]
+      if (y < rear) return []
+      const reach = Math.min(at(foremost - y), at(tip - y))
+      // Between two rows the frog may be hollow.
+      const clear = within(frog, sign * reach, y) >= inset - HOLLOW
+      return [[sign * (clear ? reach : Math.min(reach, drawnInAt(frog, inset, y, sign) ?? reach)), y]]
     })
   })
   const last = { lateral: lateral?.at(-1), medial: medial?.at(-1) }
   if (!lateral || !medial || !last.lateral || !last.medial) return []
-  const neck = (end: Vec): Vec[] => (end[1] > front ? [[end[0], front]] : [])
+  const neck = ([x, y]: Vec): Vec[] => {
+    if (y <= front) return []
+    const sign = x < 0 ? -1 : 1
+    // Beside the cleft the frog's lobes may still lie under it.
+    return [[sign * Math.min(Math.abs(x), widestAt(frog, front, sign) - inset), front]]
+  }
   // The plate may begin in a point: one of both sides' is enough there.
   const both = medial.filter(([x], i) => x < lateral[i]![0])
   return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
@@ -78,6 +90,15 @@ function within(edge: readonly Vec[], x: number, y: number): number {
     ay = by
   }
   return inside ? Math.sqrt(least) : -Math.sqrt(least)
+}
+
+/** How far out a closed line reaches on one side at a height; any way where it does not reach so far back. */
+function widestAt(edge: readonly Vec[], y: number, sign: 1 | -1): number {
+  const found = edge.flatMap((a, i) => {
+    const b = edge[(i + 1) % edge.length]!
+    return a[1] < y === b[1] < y ? [] : [sign * (a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1]))]
+  })
+  return found.length > 0 ? Math.max(...found) : Infinity
 }
 
 /** How far from the middle line a frog reaches at a height on one side when drawn in; undefined where nothing is left. */

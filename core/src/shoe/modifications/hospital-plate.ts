@@ -1,7 +1,8 @@
 import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, THREADS } from '../../iron/thread'
 import { parallel } from '../../geometry/parallel'
 import { region } from '../../geometry/region'
-import type { Vec } from '../../geometry/vector'
+import { nearestStation, placeAt, type Track } from '../../geometry/track'
+import { cross, subtract, type Vec } from '../../geometry/vector'
 import { inches } from '../../units/length'
 import { webAt } from '../rims'
 import { barBetweenHeels } from './heel-bar'
@@ -25,7 +26,9 @@ const plateEdge = once((context: ShoeContext, values: Values): Vec[] => {
   const back = bar.edge[0]![1] + 2
   const { rims } = context
   const web = webAt(rims, rims.toe)
-  const inside = parallel(rims.inner, -values['clearance']!).points.filter(([, y]) => y > back)
+  const inside = parallel(rims.inner, -values['clearance']!).points.filter(
+    (point) => point[1] > back && liesWithin(rims.inner, point),
+  )
   if (inside.length < 8) return []
   const foremost = Math.max(...inside.map(([, y]) => y))
   const tongueTop = foremost + web * 0.62
@@ -40,6 +43,12 @@ const plateEdge = once((context: ShoeContext, values: Values): Vec[] => {
   if (!first || !last) return []
   return [[first[0], back], ...lateral, ...tongue, ...medial, [last[0], back]]
 })
+
+/** On the inner side of the line it was drawn in from: a corner of that line may throw a point across it. */
+function liesWithin(inner: Track, point: Vec): boolean {
+  const near = placeAt(inner, nearestStation(inner, point))
+  return cross(near.tangent, subtract(point, near.point)) > 0
+}
 
 /** Where its screws go: through the tongue, and into the bar on either side or in its middle. */
 function screwPlaces(context: ShoeContext, values: Values): Vec[] {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import type { Advice, AdviceChoice } from '@crescent/core'
+import { changeClauses, type Advice, type AdviceChoice } from '@crescent/core'
 
 /** What the farrier decided about a piece of advice. */
 export interface Decision {
@@ -40,7 +40,7 @@ export interface Decision {
             <mat-icon svgIcon="check" aria-hidden="true" />
             <span
               ><b>{{ choice.choice }}</b
-              >{{ choice.reason ? ': ' + choice.reason : '' }}</span
+              >{{ choice.reason ? ': ' + choice.reason : '' }}{{ did(one.advice, choice.choice) }}</span
             >
             <button type="button" class="link" (click)="undecided.emit(one.advice)">think again</button>
           </p>
@@ -54,6 +54,7 @@ export interface Decision {
             <button mat-button type="button" (click)="asking.set(undefined)">Back</button>
           </form>
         } @else {
+          <p class="does">{{ does(one.advice) }}</p>
           <div class="acts">
             <button
               class="tap"
@@ -67,7 +68,7 @@ export interface Decision {
               type="button"
               (click)="asking.set({ code: one.advice.code, choice: 'changed' })"
             >
-              Otherwise
+              Do something else
             </button>
             <button
               class="tap"
@@ -106,6 +107,10 @@ export interface Decision {
       margin: 4px 0 0;
       font-size: 0.9rem;
       line-height: 1.3;
+    }
+    .does {
+      font-size: 0.85rem;
+      color: var(--ink-soft);
     }
     .tags {
       display: flex;
@@ -174,6 +179,20 @@ export interface Decision {
   `,
 })
 export class AdviceList {
+  /** Before it is accepted: what that will do. */
+  protected does({ change }: Advice): string {
+    const clauses = changeClauses(change)
+    return clauses.length > 0
+      ? `Accepting it ${clauses.join('; ')}.`
+      : 'Accepting it keeps it on record; doing it is for your hand.'
+  }
+
+  /** After it was accepted: what that did. */
+  protected did({ change }: Advice, choice: string): string {
+    const clauses = choice === 'accepted' ? changeClauses(change) : []
+    return clauses.length > 0 ? `. It ${clauses.join('; ')}: change it on the shoe as you like.` : ''
+  }
+
   readonly advice = input.required<readonly Advice[]>()
   readonly choices = input.required<readonly AdviceChoice[]>()
   readonly decide = output<Decision>()
