@@ -1,4 +1,4 @@
-import type { FoundPattern, StoredPattern } from '@crescent/core'
+import type { FoundPattern } from '@crescent/core'
 import type { Practice } from './practice'
 import { likeWords } from './search'
 
