@@ -3,7 +3,7 @@ import { rotated, scale, type Vec } from '../geometry/vector'
 import type { Half } from '../foot/half'
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
-const TURNS_WITHIN = 0.075
+const TURNS_WITHIN = 0.05
 
 /** Less than this is no length to carry on by, mm. */
 const LEAST = 1e-3
