@@ -26,6 +26,8 @@ export interface PracticeFacts {
   name: string
   /** Made-up data to look at, not somebody's work. */
   demo: boolean
+  /** No horse is kept in it yet. */
+  empty: boolean
   /** Another practice that was set aside and can be opened again: the demo, or one's own. */
   aside: 'demo' | 'own' | null
   usual: UsualShoe | null

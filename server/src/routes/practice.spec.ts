@@ -24,7 +24,7 @@ describe('a practice of one’s own', () => {
   })
 
   it('begins empty, with its first horse, and sets the demo aside', async () => {
-    expect(await facts()).toMatchObject({ demo: true, aside: null })
+    expect(await facts()).toMatchObject({ demo: true, aside: null, empty: false })
     const body = { name: 'Forge by the mill', usual: SHOE, horse: { name: 'Bramble', owner: 'Jo Reed' } }
     const answer = await begin(body)
     expect(answer.status).toBe(200)

@@ -6,8 +6,11 @@ import type { Practice } from '../database/practice'
 import { read, Refused } from '../http/door'
 import type { Route } from '../http/route'
 
+const isEmpty = (practice: Practice): boolean => practice.horses.list('1 LIMIT 1').length === 0
+
 const factsOf = (practice: Practice, dataFolder: string): PracticeFacts => ({
   ...practice.facts.current(),
+  empty: isEmpty(practice),
   aside: whatLiesAside(dataFolder),
 })
 
@@ -30,7 +33,7 @@ export const practiceRoutes: Route[] = [
       const { demo, aside } = factsOf(practice, dataFolder)
       if (aside === 'own') throw new Refused('Your own practice lies aside already: go back to it')
       if (demo) setAside(practice, dataFolder)
-      else if (practice.horses.list('1 LIMIT 1').length > 0 || practice.facts.current().name !== '')
+      else if (!isEmpty(practice) || practice.facts.current().name !== '')
         throw new Refused('This is a practice of your own already')
       return practice.db.transaction(() => {
         practice.facts.set({ name, usual, demo: false })

@@ -3,7 +3,7 @@ import { MatDialog } from '@angular/material/dialog'
 import { Api, failureText } from '../state/api'
 import { OpenPractice } from './practice'
 
-/** Says on every screen that the demo is one, and is the way out of it. */
+/** Says on every screen that the demo is one, and is the way out of it; an empty practice is set up from here. */
 @Component({
   selector: 'cr-demo-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -20,6 +20,11 @@ import { OpenPractice } from './practice'
           @if (failure()) {
             <p role="alert">{{ failure() }}</p>
           }
+        </aside>
+      } @else if (facts.empty && facts.name === '') {
+        <aside class="no-print" aria-label="Empty practice">
+          <p><strong>Your own practice</strong><span>: nothing is in it yet</span></p>
+          <button type="button" (click)="begin()">Set it up</button>
         </aside>
       }
     }

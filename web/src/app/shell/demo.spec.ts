@@ -10,7 +10,7 @@ import { DemoBar } from './demo-bar'
 import { lossesText } from './losses-text'
 import { OpenPractice } from './practice'
 
-const DEMO: PracticeFacts = { name: 'Demo practice', demo: true, aside: null, usual: null }
+const DEMO: PracticeFacts = { name: 'Demo practice', demo: true, empty: false, aside: null, usual: null }
 
 function open(facts: PracticeFacts) {
   const begin = vi.fn((_: Beginning) => of({ ...facts, demo: false, horseId: 'h1' }))
@@ -44,6 +44,9 @@ describe('DemoBar', () => {
     TestBed.resetTestingModule()
     open({ ...DEMO, demo: false })
     expect((await show(DemoBar)).text().trim()).toBe('')
+    TestBed.resetTestingModule()
+    open({ ...DEMO, demo: false, name: '', empty: true })
+    expect((await show(DemoBar)).text()).toContain('Set it up')
   })
 })
 
