@@ -13,7 +13,16 @@ test.describe('figures', () => {
       await field(page, 'length').focus()
       await expect(field(page, 'width')).toHaveValue('4 7/8"')
     }
-    const inches = await cut(page)
+    // The cut follows a moment after the figure: read once it stands.
+    let inches = await cut(page)
+    await expect
+      .poll(async () => {
+        const before = inches
+        await page.waitForTimeout(300)
+        inches = await cut(page)
+        return inches === before
+      })
+      .toBe(true)
     await page.getByRole('button', { name: /change to millimetres/ }).click()
     await expect(field(page, 'width')).toHaveValue('124 mm')
     await field(page, 'length').fill('128')
