@@ -1,4 +1,3 @@
-import { Refused } from '../http/door'
 import type { Practice } from './practice'
 
 /** Notes of two records that become one: nothing anybody wrote is lost. */
@@ -10,11 +9,9 @@ const bothNotes = (kept: string, other: string, name: string): string =>
  * versions; the other is archived, empty, and says where its history went.
  *
  * @returns the horse that is kept, or undefined where one of them is not here
- * @throws Refused where both are the same record
  */
 export function joinHorses(practice: Practice, keptId: string, otherId: string) {
   const { db, horses } = practice
-  if (keptId === otherId) throw new Refused('A record cannot be joined with itself')
   return db
     .transaction(() => {
       const kept = horses.get(keptId)
@@ -45,11 +42,9 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
  * the other is archived.
  *
  * @returns the owner that is kept, or undefined where one of them is not here
- * @throws Refused where both are the same record
  */
 export function joinOwners(practice: Practice, keptId: string, otherId: string) {
   const { db, horses, owners } = practice
-  if (keptId === otherId) throw new Refused('A record cannot be joined with itself')
   return db
     .transaction(() => {
       const kept = owners.get(keptId)

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { joinHorses, joinOwners } from '../database/joining'
-import { NotFound, read } from '../http/door'
+import { NotFound, read, Refused } from '../http/door'
 import type { Route } from '../http/route'
 
 const joinSchema = z.object({ other: z.uuid() }).strict()
@@ -18,7 +18,10 @@ export const joiningRoutes: Route[] = (
   body: joinSchema,
   answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
   run: ({ practice, request }) => {
-    const kept = join(practice, request.params['id'] as string, read(joinSchema, request.body).other)
+    const id = request.params['id'] as string
+    const { other } = read(joinSchema, request.body)
+    if (id === other) throw new Refused('A record cannot be joined with itself')
+    const kept = join(practice, id, other)
     if (!kept) throw new NotFound(what)
     return kept
   },

@@ -1,5 +1,6 @@
 import { trackLength } from '../../geometry/track'
-import { bearing, stationAt } from './kit'
+import { barPlaces } from '../profile'
+import { bearing } from './kit'
 import type { Modification, Part, ShoeContext, Values } from './modification'
 import { length, told } from '../../units/told'
 
@@ -25,18 +26,14 @@ function heightAt(context: ShoeContext, values: Values, y: number): number {
 /** What a wedge set on the bar is cut from, one on each branch: it begins where it is thick enough to hold. */
 function pieces(context: ShoeContext, values: Values): Part[] {
   if (values['made'] === FORGED) return []
-  const { rims } = context
+  const places = barPlaces(context.rims)
   return (['lateral', 'medial'] as const).map((branch): Part => {
-    const [from, to] = [stationAt(context, branch, 0), stationAt(context, branch, 1)].sort((a, b) => a - b)
-    let volume = 0
-    let web = 0
-    rims.outer.stations.forEach((station, i) => {
-      if (i === 0 || station < from! + 1e-6 || station > to! + 1e-6) return
-      const along = rims.centreline.stations[Math.min(i, rims.centreline.stations.length - 1)]!
-      const before = rims.centreline.stations[Math.min(i - 1, rims.centreline.stations.length - 1)]!
-      volume += rims.web[i]! * heightAt(context, values, rims.outer.points[i]![1]) * (along - before)
-      web = Math.max(web, rims.web[i]!)
-    })
+    // The middle of the toe belongs to both, and is no thicker there.
+    const along = places.filter((place) => place.branch === branch || place.s === 0)
+    const volume = along.reduce((sum, { s, web, point }, i) => {
+      const run = i === 0 ? 0 : s - along[i - 1]!.s
+      return sum + web * heightAt(context, values, point[1]) * run
+    }, 0)
     return {
       label: `Wedge on the ${branch === 'lateral' ? 'outer' : 'inner'} branch`,
       layer: 'fitting',
@@ -44,7 +41,11 @@ function pieces(context: ShoeContext, values: Values): Part[] {
       // It is seen in the sections of the branch: the bar stands higher by it.
       edge: [],
       volume,
-      stock: { width: web, thickness: values['rise']!, length: to! - from! },
+      stock: {
+        width: Math.max(...along.map(({ web }) => web)),
+        thickness: values['rise']!,
+        length: Math.max(...along.map(({ fromToe }) => fromToe)),
+      },
     }
   })
 }

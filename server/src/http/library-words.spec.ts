@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { read, type BadRequest } from '../http/door'
-import { librarySchema } from './library'
+import { read, type BadRequest } from './door'
+import { librarySchema } from '../database/library'
 import { libraryInWords } from './library-words'
 
 const EMPTY = {

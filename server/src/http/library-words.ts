@@ -1,4 +1,4 @@
-import type { RequestProblem } from '../http/door'
+import type { RequestProblem } from './door'
 
 /** The lists of a library, and what one entry of each is called. */
 const ONE: Record<string, string> = {
