@@ -33,6 +33,19 @@ describe('a design taken up for another foot', () => {
     expect(refit(rolled, FIVE_BY_FIVE, undefined).modifications).toEqual(rolled.modifications)
   })
 
+  it('leaves webs, creases and what is upset as they are: only what is laid out on the foot grows', () => {
+    const bigger = { ...FIVE_BY_FIVE, width: 152.4, length: 152.4, heelWidth: 106 }
+    const grown = (modifications: NonNullable<ShoeInput['modifications']>) =>
+      refit({ ...PLAIN_SHOE, modifications }, FIVE_BY_FIVE, bigger).modifications
+    const bar: NonNullable<ShoeInput['modifications']> = [
+      { kind: 'slide-shoe', toeWeb: 20, heelWeb: 14 },
+      { kind: 'crease', fromRim: 9, mouth: 6 },
+    ]
+    expect(grown(bar)).toEqual(bar)
+    const [turned] = grown([{ kind: 'trailer', length: 25, upset: 8 }])!
+    expect(turned).toEqual({ kind: 'trailer', length: expect.closeTo(30, 9) as number, upset: 8 })
+  })
+
   it('is within what is possible on any foot', () =>
     fc.assert(
       fc.property(anyFoot, (foot) => {

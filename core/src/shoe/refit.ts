@@ -4,10 +4,6 @@ import { planShoe } from '../plan'
 import { ProblemError } from '../problem'
 import { modification } from './modifications'
 
-/** Lengths that are of the bar, not of the foot: they stay as they are on a foot of another size. */
-const OF_THE_BAR =
-  /thickness|rise|up|across|depth|mouth|size|diameter|height|drill|clearance|inset|rail|resting|step/
-
 /**
  * A design taken up for another foot: what was said of it in lengths of the foot grows or shrinks with the foot, what
  * is possible there bounds it; holes go back to the school's places, and exits seen on the other horse stay there.
@@ -33,7 +29,7 @@ export function refit(shoe: ShoeInput, from: FootInput, to: FootInput | undefine
       ...Object.fromEntries(
         Object.entries(figures).map(([key, value]) => {
           const field = modification(kind)?.fields.find((one) => one.key === key)
-          const grows = field?.kind === 'length' && typeof value === 'number' && !OF_THE_BAR.test(key)
+          const grows = field?.ofFoot === true && typeof value === 'number'
           return [key, grows ? value * share : value]
         }),
       ),

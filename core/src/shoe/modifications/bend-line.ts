@@ -8,6 +8,7 @@ export const breakoverField: ModificationField = {
   key: 'behindToe',
   label: 'Breakover behind toe',
   kind: 'length',
+  ofFoot: true,
   where:
     'From the toe of the foot back to where the shoe begins to rise; the school in use gives it where it can.',
   range: ({ foot }) => [0, foot.widestFromToe * 0.7],

@@ -27,6 +27,7 @@ export const eggBar: Modification = {
       key: 'behindBulbs',
       label: 'Behind the bulb line',
       kind: 'length',
+      ofFoot: true,
       where: 'How far its back edge lies behind the bulb line; minus ends before it.',
       range: ({ foot }) => [-foot.bulbLine * 0.4, foot.length * 0.12],
       fallback: () => 0,

@@ -60,6 +60,7 @@ export const fourRailPlate: Modification = {
       key: 'behindToe',
       label: 'Toe drawn out',
       kind: 'length',
+      ofFoot: true,
       where: told`From the toe of the foot back to the breakover: ${length(inches(2))} to ${length(inches(2.5))}, beneath the tip of P3.`,
       range: ({ foot }) => [10, foot.widestFromToe],
       fallback: ({ foot, schoolY }) =>

@@ -60,6 +60,7 @@ export const hingedExpander: Modification = {
       key: 'resting',
       label: 'Resting measure',
       kind: 'length',
+      ofFoot: true,
       where: 'Between the middles of the two holes in the drill plates, foot at rest: measured and booked.',
       range: ({ foot }) => [15, foot.heelWidth],
       fallback: restingGuess,

@@ -18,6 +18,7 @@ export const lateralExtension: Modification = {
       key: 'out',
       label: 'Outside the wall',
       kind: 'length',
+      ofFoot: true,
       where: 'How far the outer rim stands out at its heel, beside what the fit gives.',
       range: ({ section }) => [2, section.width * 0.9],
       fallback: ({ section }) => section.width * 0.45,

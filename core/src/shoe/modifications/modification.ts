@@ -45,6 +45,8 @@ export interface ModificationField {
   key: string
   label: string
   kind: FigureKind
+  /** It is laid out on the foot and grows with it; other lengths are of the bar. */
+  ofFoot?: boolean
   where: Told
   /** What may be chosen, where it is no figure but a choice: given by name, reckoned with by its place in the list. */
   options?: readonly string[]

@@ -13,6 +13,7 @@ export const quarterClips: Modification = {
       key: 'fromToe',
       label: 'Along the rim from the toe',
       kind: 'length',
+      ofFoot: true,
       where:
         'From the middle of the toe along the rim to the middle of each clip: ahead of or between the first two holes.',
       range: ({ rims }) => [15, (rims.medialBend - rims.toe) * 0.9],

@@ -13,6 +13,7 @@ export const sideClips: Modification = {
       key: 'fromToe',
       label: 'Along the rim from the toe',
       kind: 'length',
+      ofFoot: true,
       where:
         'From the middle of the toe along the rim to the middle of each clip: about the bend of the quarter.',
       range: ({ rims }) => [(rims.medialBend - rims.toe) * 0.6, (rims.medialBend - rims.toe) * 1.3],

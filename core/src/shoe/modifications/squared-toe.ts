@@ -43,6 +43,7 @@ export const squaredToe: Modification = {
       key: 'easing',
       label: 'Easing of the corners',
       kind: 'length',
+      ofFoot: true,
       where: 'How round the two corners of the toe are.',
       range: () => [4, 30],
       fallback: ({ foot }) => foot.width * 0.08,

@@ -128,6 +128,7 @@ export const trailer: Modification = {
       key: 'length',
       label: 'Behind the heel seat',
       kind: 'length',
+      ofFoot: true,
       where: 'Along the trailer, from the seat of the outer heel to its end.',
       range: () => [15, 60],
       fallback: ({ foot }) => foot.length * 0.22,
@@ -136,6 +137,7 @@ export const trailer: Modification = {
       key: 'aim',
       label: 'Points past the middle of the toe by',
       kind: 'length',
+      ofFoot: true,
       where:
         'Its line carried forward meets the inner half of the rim: between the middle of the toe and the gap between holes 1 and 2, never past hole 2.',
       range: (context) => [0, Math.floor(innerHoles(context).second)],
