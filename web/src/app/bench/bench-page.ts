@@ -32,6 +32,8 @@ import { Roving } from '../common/roving'
 import { longDay } from '../common/today'
 import { ChangeChart } from '../change/change-chart'
 import { FigureText } from '../drawing/figure-text'
+import { Help } from '../help/help'
+import { HelpButton } from '../help/help-button'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { footInput, OPPOSITE, SIDES } from '../state/bench/draft'
 import { browserStore } from '../state/browser-store'
@@ -118,6 +120,7 @@ function keptStep(visitId: string | undefined): Step | undefined {
     CutView,
     FootDrawing,
     FootWorkBar,
+    HelpButton,
     IronSlip,
     LastTime,
     LookDrawing,
@@ -276,6 +279,8 @@ export class BenchPage {
       if (SIDES.includes(side)) this.store.dispatch(benchActions.chooseSide({ side }))
       else void this.router.navigate(['/bench', this.visitId(), 'LF'], { replaceUrl: true })
     })
+    const help = inject(Help)
+    effect(() => help.here.set(this.step()))
     effect(() => {
       const step = this.step()
       const visitId = this.page()?.visit.id

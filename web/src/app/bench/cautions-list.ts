@@ -3,13 +3,14 @@ import { MatIcon } from '@angular/material/icon'
 import type { Caution } from '@crescent/core'
 import { Fold } from '../common/fold'
 import { FigureText } from '../drawing/figure-text'
+import { Worded } from '../help/worded'
 
 const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
 
 /** Cautions with what may happen and what to do: icon, word and colour, never colour alone. */
 @Component({
   selector: 'cr-cautions-list',
-  imports: [Fold, MatIcon],
+  imports: [Fold, MatIcon, Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (caution of cautions(); track caution.code) {
@@ -20,7 +21,7 @@ const WORD = { stop: 'Stop', caution: 'Caution', note: 'Note' } as const
             ><b>{{ word[caution.severity] }}:</b> {{ text.told(caution.title) }}</span
           >
         </summary>
-        <p>{{ text.told(caution.text) }}</p>
+        <p><cr-worded [text]="text.told(caution.text)" /></p>
         <p class="do">{{ text.told(caution.action) }}</p>
       </details>
     }

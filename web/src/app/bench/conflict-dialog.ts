@@ -11,6 +11,7 @@ import { FOOT_FIGURES, footFigure, type FootFigureKey, type FootInput, type Shoe
 import { format, parseISO } from 'date-fns'
 import { FigureText } from '../drawing/figure-text'
 import type { BenchConflict } from '../state/bench/bench.state'
+import { HelpButton } from '../help/help-button'
 
 export interface ConflictDialogData {
   conflict: BenchConflict
@@ -22,7 +23,7 @@ export type ConflictAnswer = 'mine' | 'theirs'
 /** The same foot was saved elsewhere meanwhile: shows both and lets the farrier decide. Nothing is lost either way. */
 @Component({
   selector: 'cr-conflict-dialog',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [HelpButton, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Changed in another window</h2>
@@ -62,6 +63,7 @@ export type ConflictAnswer = 'mine' | 'theirs'
       </table>
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="conflict" />
       <button mat-button mat-dialog-close>Decide later</button>
       <button mat-stroked-button [mat-dialog-close]="'theirs'">Take theirs</button>
       <button mat-flat-button [mat-dialog-close]="'mine'">Save mine</button>

@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button'
 import { Router, RouterLink } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { settingsFeature } from '../state/settings/settings.feature'
+import { Help } from '../help/help'
 
 /** The Bench with nothing on it: goes on with the last visit, or says where to start one. */
 @Component({
@@ -35,6 +36,7 @@ import { settingsFeature } from '../state/settings/settings.feature'
 })
 export class EmptyBench {
   constructor() {
+    inject(Help).here.set('bench')
     const last = inject(Store).selectSignal(settingsFeature.selectLastVisit)()
     if (last) void inject(Router).navigate(['/bench', last, 'LF'], { replaceUrl: true })
   }

@@ -15,6 +15,7 @@ import { MatIcon } from '@angular/material/icon'
 import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
 import { RulePicture } from './map/rule-picture'
+import { Worded } from '../help/worded'
 
 let count = 0
 
@@ -27,7 +28,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
  */
 @Component({
   selector: 'cr-figure-field',
-  imports: [MatIcon, RulePicture],
+  imports: [MatIcon, RulePicture, Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label [attr.for]="id"
@@ -89,7 +90,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       } @else if (rounded()) {
         Kept as {{ exactly() }}, shown to the nearest that a rule has.
       } @else if (focused()) {
-        {{ text.told(where()) }}
+        <cr-worded [text]="text.told(where())" [beside]="true" />
       }
     </p>
     @if (focused()) {

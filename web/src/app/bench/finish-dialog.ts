@@ -17,6 +17,7 @@ import { Fold } from '../common/fold'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { NextDue } from './next-due'
 import { FigureText } from '../drawing/figure-text'
+import { HelpButton } from '../help/help-button'
 
 export interface FinishDialogData {
   notes: string
@@ -46,7 +47,7 @@ export interface FinishAnswer {
   imports: [
     Fold,
     FormsModule,
-    NextDue,
+    HelpButton,
     MatButton,
     MatCheckbox,
     MatDialogActions,
@@ -56,6 +57,7 @@ export interface FinishAnswer {
     MatFormField,
     MatInput,
     MatLabel,
+    NextDue,
   ],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -125,6 +127,7 @@ export interface FinishAnswer {
         </mat-form-field>
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="finish" />
         <button mat-button type="button" mat-dialog-close>Not yet</button>
         <button mat-flat-button type="submit" [disabled]="faulty()">Finish</button>
       </mat-dialog-actions>

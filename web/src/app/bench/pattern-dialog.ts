@@ -26,6 +26,7 @@ import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
+import { HelpButton } from '../help/help-button'
 
 /** The patterns of the horse on the bench, and what is asked for among those of all. */
 export interface PatternDialogData {
@@ -45,6 +46,7 @@ export interface PatternChoice {
 @Component({
   selector: 'cr-pattern-dialog',
   imports: [
+    HelpButton,
     MatButton,
     MatCheckbox,
     MatDialogActions,
@@ -131,7 +133,9 @@ export interface PatternChoice {
         }
       </ul>
     </mat-dialog-content>
-    <mat-dialog-actions align="end"><button mat-button mat-dialog-close>Close</button></mat-dialog-actions>
+    <mat-dialog-actions align="end">
+      <cr-help-button topic="load" /><button mat-button mat-dialog-close>Close</button></mat-dialog-actions
+    >
   `,
   styles: `
     ul {

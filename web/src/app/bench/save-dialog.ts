@@ -13,6 +13,7 @@ import { MatFormField, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { HelpButton } from '../help/help-button'
 
 export interface SaveDialogData {
   /** The pattern the work began from, where there is one. */
@@ -32,6 +33,7 @@ export interface SaveDialogAnswer {
   selector: 'cr-save-dialog',
   imports: [
     FormsModule,
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -77,6 +79,7 @@ export interface SaveDialogAnswer {
         </mat-form-field>
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="save" />
         <button mat-button type="button" mat-dialog-close>Not now</button>
         <button mat-flat-button type="submit" [disabled]="name().trim() === ''">Save</button>
       </mat-dialog-actions>

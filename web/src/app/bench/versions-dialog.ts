@@ -16,6 +16,7 @@ import { SmallShoe } from '../drawing/small-shoe'
 import { Api, failureText } from '../state/api'
 import { tryPlan } from '../state/bench/planning'
 import { DifferenceTable } from './shoe/difference-table'
+import { HelpButton } from '../help/help-button'
 
 export interface VersionsDialogData {
   pattern: StoredPattern
@@ -29,6 +30,7 @@ export interface VersionsDialogData {
   imports: [
     AsyncState,
     DifferenceTable,
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -91,6 +93,7 @@ export interface VersionsDialogData {
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="versions" />
       <button mat-button mat-dialog-close>Close</button>
       <button
         mat-flat-button

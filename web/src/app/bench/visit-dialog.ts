@@ -15,6 +15,7 @@ import type { Visit } from '@crescent/core'
 import { DayField } from '../common/day-field'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { NextDue } from './next-due'
+import { HelpButton } from '../help/help-button'
 
 export interface VisitDialogData {
   visit: Visit
@@ -32,6 +33,7 @@ export type VisitAnswer = Pick<Visit, 'date' | 'nextDue' | 'notes'> | 'take back
   imports: [
     DayField,
     FormsModule,
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -89,6 +91,7 @@ export type VisitAnswer = Pick<Visit, 'date' | 'nextDue' | 'notes'> | 'take back
         </p>
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="visit" />
         <button mat-button type="button" mat-dialog-close>Close</button>
         <button mat-flat-button type="submit" [disabled]="faults().length > 0">Keep</button>
       </mat-dialog-actions>

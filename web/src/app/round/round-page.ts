@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
 import { dueText, longDay, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
+import { Help } from '../help/help'
 
 /** The day: who is overdue, who is due, who was seen. A visit starts from here. */
 @Component({
@@ -40,6 +41,7 @@ export class RoundPage {
   })
 
   constructor() {
+    inject(Help).here.set('round')
     this.read()
   }
 

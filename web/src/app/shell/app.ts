@@ -5,6 +5,7 @@ import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router'
 import { Store } from '@ngrx/store'
+import { Help } from '../help/help'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
 import { DemoBar } from './demo-bar'
 
@@ -61,6 +62,7 @@ import { DemoBar } from './demo-bar'
 export class App {
   private readonly store = inject(Store)
   private readonly dialog = inject(MatDialog)
+  private readonly help = inject(Help)
   protected readonly unit = this.store.selectSignal(settingsFeature.selectUnit)
   protected readonly unitLabel = computed(() =>
     this.unit() === 'in'
@@ -82,10 +84,8 @@ export class App {
     this.dialog.open(SettingsDialog, { width: '560px' })
   }
 
-  protected async openHelp(): Promise<void> {
-    const { HelpDialog } = await import('./help-dialog')
-    this.dialog.open(HelpDialog, { width: '640px' })
-  }
+  /** Help with what the farrier is at. */
+  protected openHelp = (): void => void this.help.open(this.help.here())
 
   /** The address must not change: only the focus moves on. */
   protected skip(event: Event): void {
@@ -96,7 +96,7 @@ export class App {
   protected shortcut(event: KeyboardEvent): void {
     const typing = (event.target as Element).closest('input, textarea, select, [role=combobox]')
     if (typing || event.ctrlKey || event.metaKey || event.altKey || this.dialog.openDialogs.length > 0) return
-    if (event.key === '?') void this.openHelp()
+    if (event.key === '?') this.openHelp()
     if (event.key === 'u') this.swapUnit()
   }
 }

@@ -12,11 +12,13 @@ import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { Api, failureText } from '../state/api'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
 import { OpenPractice } from './practice'
+import { HelpButton } from '../help/help-button'
 
 /** Begins a practice of one's own: its name, how it reads a rule, what it forges from, and its first horse. */
 @Component({
   selector: 'cr-begin-dialog',
   imports: [
+    HelpButton,
     MatButton,
     MatButtonToggle,
     MatButtonToggleGroup,
@@ -84,6 +86,7 @@ import { OpenPractice } from './practice'
         }
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="begin" />
         <button mat-button type="button" mat-dialog-close>Not now</button>
         <button mat-flat-button type="submit" [disabled]="sending()">Begin</button>
       </mat-dialog-actions>

@@ -21,6 +21,7 @@ import { ask } from '../common/ask-dialog'
 import { lossesText } from './losses-text'
 import { OpenPractice } from './practice'
 import { settingsActions, settingsFeature, type Settings } from '../state/settings/settings.feature'
+import { HelpButton } from '../help/help-button'
 
 /** Width of a bank card in mm (ISO/IEC 7810 ID-1): what most people have at hand to measure a screen with. */
 const CARD_WIDTH = 85.6
@@ -30,6 +31,7 @@ const CARD_WIDTH = 85.6
   selector: 'cr-settings-dialog',
   imports: [
     FigureField,
+    HelpButton,
     MatButton,
     MatButtonToggle,
     MatButtonToggleGroup,

@@ -19,6 +19,7 @@ import { Store } from '@ngrx/store'
 import { Api } from '../state/api'
 import { recordsActions } from '../state/records/records.feature'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { HelpButton } from '../help/help-button'
 
 const NEW_OWNER = 'new'
 
@@ -26,6 +27,7 @@ const NEW_OWNER = 'new'
 @Component({
   selector: 'cr-horse-dialog',
   imports: [
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -133,6 +135,7 @@ const NEW_OWNER = 'new'
         }
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="horse" />
         <button mat-button type="button" mat-dialog-close>Not now</button>
         <button mat-flat-button type="submit" [disabled]="saving()">Save</button>
       </mat-dialog-actions>

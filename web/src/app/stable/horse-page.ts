@@ -23,6 +23,7 @@ import { SmallShoe } from '../drawing/small-shoe'
 import type { VersionsDialogData } from '../bench/versions-dialog'
 import type { JoinDialogData } from './join-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
+import { Help } from '../help/help'
 
 /** One horse: what its four feet wear, its visits, its pattern library. */
 @Component({
@@ -64,6 +65,7 @@ export class HorsePageView {
   )
 
   constructor() {
+    inject(Help).here.set('horse-page')
     effect(() => this.store.dispatch(recordsActions.openHorse({ id: this.horseId() })))
   }
 

@@ -9,6 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog'
 import { Api, failureText } from '../state/api'
+import { HelpButton } from '../help/help-button'
 
 /** The record that is kept, and what kind it is. */
 export interface JoinDialogData {
@@ -26,7 +27,7 @@ interface Candidate {
 /** Finds the other record of the same horse or owner and takes it into this one. Answers true once they are joined. */
 @Component({
   selector: 'cr-join-dialog',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [HelpButton, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Join with {{ data.name }}</h2>
@@ -66,6 +67,7 @@ interface Candidate {
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="join" />
       <button mat-button type="button" mat-dialog-close>Not now</button>
       <button mat-flat-button type="button" [disabled]="!chosen() || sending()" (click)="join()">
         {{ chosen() ? 'Take ' + chosen()!.name + ' into ' + data.name : 'Join' }}

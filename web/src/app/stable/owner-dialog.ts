@@ -17,11 +17,13 @@ import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { recordsActions } from '../state/records/records.feature'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { HelpButton } from '../help/help-button'
 
 /** Changes an owner. Closes only once it is stored. */
 @Component({
   selector: 'cr-owner-dialog',
   imports: [
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -70,6 +72,7 @@ import { OUTLINED_FIELDS } from '../common/outlined-fields'
         }
       </mat-dialog-content>
       <mat-dialog-actions align="end">
+        <cr-help-button topic="owner" />
         <button mat-button type="button" mat-dialog-close>Not now</button>
         <button mat-flat-button type="submit">Save</button>
       </mat-dialog-actions>

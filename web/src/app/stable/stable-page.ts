@@ -11,6 +11,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop'
 import { AsyncState } from '../common/async-state'
 import { dueText, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
+import { Help } from '../help/help'
 
 /** Finds a horse as one types, and takes in new ones. */
 @Component({
@@ -88,6 +89,7 @@ export class StablePage {
   private readonly typed = new Subject<void>()
 
   constructor() {
+    inject(Help).here.set('stable')
     this.typed.pipe(debounceTime(90), takeUntilDestroyed()).subscribe(() => this.read())
     this.read()
     effect(() => {

@@ -10,6 +10,7 @@ import {
 } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { kindsFor, placeNamed, type Finding, type FindingKind, type PlaceKey } from '@crescent/core'
+import { HelpButton } from '../../help/help-button'
 
 export interface FindingDialogData {
   place: PlaceKey
@@ -27,7 +28,15 @@ export interface FindingChoice {
 /** What is found in a place: one tap on a grade is a finding. */
 @Component({
   selector: 'cr-finding-dialog',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, MatIcon],
+  imports: [
+    HelpButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatIcon,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>{{ data.side }}, {{ place.label }}</h2>
@@ -59,6 +68,7 @@ export interface FindingChoice {
       </div>
     </mat-dialog-content>
     <mat-dialog-actions>
+      <cr-help-button topic="finding" />
       <button mat-stroked-button mat-dialog-close>Nothing here</button>
     </mat-dialog-actions>
   `,

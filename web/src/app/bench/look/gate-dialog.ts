@@ -14,12 +14,14 @@ import { MatIcon } from '@angular/material/icon'
 import { MatInput } from '@angular/material/input'
 import type { Gate } from '@crescent/core'
 import { OUTLINED_FIELDS } from '../../common/outlined-fields'
+import { HelpButton } from '../../help/help-button'
 
 /** Findings that call for the vet stop the work here until they are acknowledged; what was said goes on record. */
 @Component({
   selector: 'cr-gate-dialog',
   imports: [
     FormsModule,
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -54,6 +56,7 @@ import { OUTLINED_FIELDS } from '../../common/outlined-fields'
       </p>
     </mat-dialog-content>
     <mat-dialog-actions>
+      <cr-help-button topic="gate" />
       <button mat-stroked-button mat-dialog-close cdkFocusInitial>Back to the Look</button>
       <button mat-flat-button [disabled]="words().trim() === ''" (click)="acknowledge()">
         I have read this, go on

@@ -1,15 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { setBackBy, type Balance, type BreakoverSchool, type Plan, type SchoolResult } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
+import { Worded } from '../../help/worded'
 
 /** Breakover by every school, proportion, toe lever, heel ends and the line of the limb, in numbers. */
 @Component({
   selector: 'cr-balance-panel',
+  imports: [Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table>
       <caption>
-        Breakover
+        <cr-worded text="Breakover" />&ngsp;
         <small>ahead of the widest part</small>
       </caption>
       <thead>
@@ -45,7 +47,7 @@ import { FigureText } from '../../drawing/figure-text'
     </table>
     @if (inUse(); as school) {
       <p class="rule">
-        {{ text.told(school.rule) }} {{ school.use }}
+        <cr-worded [text]="text.told(school.rule)" /> {{ school.use }}
         @if (school.answer.found) {
           <span class="muted">From: {{ school.answer.used.join(', ') }}. {{ school.answer.note }}</span>
         }
@@ -66,7 +68,7 @@ import { FigureText } from '../../drawing/figure-text'
     </div>
     <dl>
       <div>
-        <dt>Widest part</dt>
+        <dt><cr-worded text="Widest part" /></dt>
         <dd>{{ widest() }}</dd>
       </div>
       <div>
@@ -77,7 +79,7 @@ import { FigureText } from '../../drawing/figure-text'
         </dd>
       </div>
       <div>
-        <dt>Toe lever</dt>
+        <dt><cr-worded text="Toe lever" /></dt>
         <dd>
           {{ text.length(balance().toeLever) }}
           <small>({{ leverChange() }} against the trimmed toe{{ leverAgainst() }})</small>
@@ -95,7 +97,7 @@ import { FigureText } from '../../drawing/figure-text'
         </div>
       }
       <div>
-        <dt>Hoof-pastern axis</dt>
+        <dt><cr-worded text="Hoof-pastern axis" /></dt>
         <dd>{{ axis() }}</dd>
       </div>
       <div>

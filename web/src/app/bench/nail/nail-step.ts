@@ -25,11 +25,12 @@ import { NailBranch } from './nail-branch'
 import { ExitList } from './exit-list'
 import { holeField } from './hole-lines'
 import { BRANCHES } from './words'
+import { Worded } from '../../help/worded'
 
 /** Nails: school, size, which holes are driven, where each lies and leans, and what is to be thought of it. */
 @Component({
   selector: 'cr-nail-step',
-  imports: [ExitList, KeepClearList, NailBranch, OneOf],
+  imports: [ExitList, KeepClearList, NailBranch, OneOf, Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   // Enter goes on from field to field through the whole step.
   host: { 'data-fields': '' },
@@ -40,7 +41,7 @@ import { BRANCHES } from './words'
       [chosen]="plan().nailing.school"
       (choose)="setSchool($event)"
     />
-    <p class="muted">{{ school().rule }}</p>
+    <p class="muted"><cr-worded [text]="school().rule" /></p>
 
     <div class="size">
       <label

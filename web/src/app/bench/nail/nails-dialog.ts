@@ -21,6 +21,7 @@ import { forkJoin } from 'rxjs'
 import { Api, conflictOf, failureText } from '../../state/api'
 import { benchActions } from '../../state/bench/bench.feature'
 import { FigureText } from '../../drawing/figure-text'
+import { HelpButton } from '../../help/help-button'
 
 /** A row of the table as it is typed; nothing typed is lost while it is no number yet. */
 type Row = Record<keyof NailSize, string>
@@ -42,6 +43,7 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
 @Component({
   selector: 'cr-nails-dialog',
   imports: [
+    HelpButton,
     MatButton,
     MatDialogActions,
     MatDialogClose,
@@ -132,6 +134,7 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="shelf" />
       <button mat-button type="button" mat-dialog-close>Leave it</button>
       <button mat-flat-button type="button" [disabled]="!stored()" (click)="save()">Save</button>
     </mat-dialog-actions>

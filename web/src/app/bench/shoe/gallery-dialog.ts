@@ -21,6 +21,7 @@ import {
 } from '@crescent/core'
 import { SmallShoe } from '../../drawing/small-shoe'
 import { tryPlan, type Planning } from '../../state/bench/planning'
+import { HelpButton } from '../../help/help-button'
 
 export interface GalleryData {
   foot: FootInput
@@ -31,7 +32,15 @@ export interface GalleryData {
 /** Every modification as it would look on this foot, or why it cannot be made. Closes with the kind that was chosen. */
 @Component({
   selector: 'cr-gallery-dialog',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, SmallShoe],
+  imports: [
+    HelpButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    SmallShoe,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>What is made of the bar</h2>
@@ -62,6 +71,7 @@ export interface GalleryData {
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="gallery" />
       <button mat-button type="button" mat-dialog-close>Close</button>
     </mat-dialog-actions>
   `,

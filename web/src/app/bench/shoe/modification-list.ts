@@ -24,13 +24,14 @@ import {
 import { OneOf } from '../../common/one-of'
 import { FigureText } from '../../drawing/figure-text'
 import { FigureField } from '../figure-field'
+import { Worded } from '../../help/worded'
 
 type Given = NonNullable<ShoeInput['modifications']>
 
 /** What is made of the bar beside its fit: chosen, with every figure, and what may still be added. */
 @Component({
   selector: 'cr-modification-list',
-  imports: [FigureField, MatIcon, MatIconButton, OneOf],
+  imports: [FigureField, MatIcon, MatIconButton, OneOf, Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of chosen(); track one.kind; let i = $index) {
@@ -41,7 +42,7 @@ type Given = NonNullable<ShoeInput['modifications']>
             <mat-icon svgIcon="close" />
           </button>
         </header>
-        <p>{{ one.purpose }}</p>
+        <p><cr-worded [text]="one.purpose" /></p>
         @if (one.problem; as problem) {
           <p class="problem" role="alert"><mat-icon svgIcon="caution" aria-hidden="true" />{{ problem }}</p>
         }

@@ -1,0 +1,13 @@
+/** What the keyboard does, by place. */
+export const KEYS: readonly (readonly [keys: string, does: string])[] = [
+  ['Enter', 'next figure, in the order of the work'],
+  ['Up, Down', 'a division of the rule (or half a millimetre) more or less, in a field or on a handle'],
+  ['1 2 3 4', 'LF, RF, LH, RH'],
+  ['L, M, S, N', 'Look, Map, Shoe, Nail'],
+  ['F, T', 'fit the drawing, true size'],
+  ['H', 'handles of frog, bars, wall and bone while mapping'],
+  ['Ctrl S', 'save the pattern'],
+  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
+  ['U', 'inches or millimetres'],
+  ['?', 'help with what you are at'],
+]

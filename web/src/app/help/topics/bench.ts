@@ -1,0 +1,10 @@
+import type { HelpTopic } from '../help-topic'
+
+export const bench: HelpTopic = {
+  key: 'bench',
+  title: 'Bench',
+  lines: [
+    { text: 'The Bench works on a visit. Start one on the Round, or from a horse in the Stable.' },
+    { text: 'Visits that are still open are listed here; go on with one where you left it.' },
+  ],
+}

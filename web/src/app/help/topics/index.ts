@@ -1,0 +1,51 @@
+import type { HelpTopic } from '../help-topic'
+import { begin } from './begin'
+import { bench } from './bench'
+import { conflict } from './conflict'
+import { finding } from './finding'
+import { finish } from './finish'
+import { gallery } from './gallery'
+import { gate } from './gate'
+import { horse } from './horse'
+import { horsePage } from './horse-page'
+import { join } from './join'
+import { load } from './load'
+import { look } from './look'
+import { map } from './map'
+import { nail } from './nail'
+import { owner } from './owner'
+import { round } from './round'
+import { save } from './save'
+import { settings } from './settings'
+import { shelf } from './shelf'
+import { shoe } from './shoe'
+import { stable } from './stable'
+import { versions } from './versions'
+import { visit } from './visit'
+
+/** Every topic, in the order of the work. */
+export const TOPICS: readonly HelpTopic[] = [
+  round,
+  stable,
+  horsePage,
+  bench,
+  look,
+  finding,
+  gate,
+  map,
+  shoe,
+  gallery,
+  nail,
+  shelf,
+  save,
+  load,
+  versions,
+  conflict,
+  visit,
+  finish,
+  horse,
+  owner,
+  join,
+  settings,
+  begin,
+]

@@ -1,0 +1,15 @@
+import type { HelpTopic } from '../help-topic'
+
+export const round: HelpTopic = {
+  key: 'round',
+  title: 'Round',
+  lines: [
+    { text: 'Who is due, the longest overdue first, and which visits are still open.' },
+    {
+      text: 'Start a visit and the Bench opens with the Look. The steps stand in the order of the work: Look, Map, Shoe, Nail, then Finish visit.',
+    },
+    {
+      text: 'A visit can lie open for days: everything typed is kept in this browser at once, and with the horse when you save.',
+    },
+  ],
+}

@@ -1,0 +1,19 @@
+import type { HelpTopic } from '../help-topic'
+import { PLAIN } from './kit'
+
+export const save: HelpTopic = {
+  key: 'save',
+  title: 'Save pattern',
+  lines: [
+    {
+      text: 'A pattern is the shoe with the foot it was made for. It stays with this foot of this horse, with the figures it came to.',
+      picture: PLAIN,
+    },
+    {
+      text: 'The next version takes the place of the one you began from; the earlier ones stay and can be brought back.',
+    },
+    {
+      text: 'A new pattern stands beside it: another design for the same foot. Patterns for another foot or horse are always new.',
+    },
+  ],
+}

@@ -1,0 +1,14 @@
+import type { HelpTopic } from '../help-topic'
+import { made } from './kit'
+
+export const versions: HelpTopic = {
+  key: 'versions',
+  title: 'Versions of a pattern',
+  lines: [
+    {
+      text: 'Pick a version: it is drawn beside the one of now, with the list of what differs, cut and weight among it.',
+      picture: made('squared-toe'),
+    },
+    { text: 'Bringing one back makes it the newest version. Nothing in between is lost.' },
+  ],
+}
