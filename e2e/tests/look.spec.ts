@@ -136,6 +136,20 @@ test.describe('look', () => {
     )
     await expect(page.getByRole('radio', { name: /^Conservative/ })).toBeChecked()
 
+    // What was accepted is not gone against in silence, and comes back with one press.
+    const agreed = page.getByRole('region', { name: 'Agreed while looking' })
+    await expect(agreed).not.toContainText('The shoe says otherwise')
+    await page.getByRole('radio', { name: /^Supportive/ }).click()
+    await expect(agreed).toContainText(
+      'The shoe says otherwise: the fit is supportive; the fit brings long heels',
+    )
+    await page.getByRole('tab', { name: 'Look' }).click()
+    await expect(fit).toContainText('The shoe says otherwise')
+    await page.getByRole('tab', { name: 'Shoe' }).click()
+    await agreed.getByRole('button', { name: 'Do as agreed' }).click()
+    await expect(page.getByRole('radio', { name: /^Conservative/ })).toBeChecked()
+    await expect(agreed).not.toContainText('The shoe says otherwise')
+
     await page.reload()
     await page.getByRole('tab', { name: 'Look' }).click()
     await expect(trailer).toContainText('the others step it off')
@@ -149,6 +163,8 @@ test.describe('look', () => {
   }) => {
     await open('/round')
     await openBench(page, 'Bellwether', 'Look')
+    // The vet named the left hind: the other feet are not spoken of.
+    await expect(advice(page, 'Raise the heels (wedge)')).toHaveCount(0)
     await page.getByRole('radio', { name: 'left hind' }).click()
     await expect(advice(page, 'Raise the heels (wedge)')).toContainText('raised heels')
     await expect(advice(page, 'Raise the heels (wedge)')).toContainText('the vet leads')
@@ -158,6 +174,12 @@ test.describe('look', () => {
     await expect(advice(page, 'Wide toe, narrow heels that sink')).toContainText(
       'hard ground, where it does nothing',
     )
+    const legs = page.getByRole('group', { name: 'In which leg or legs' })
+    await expect(legs.getByRole('button', { name: 'LH' })).toHaveAttribute('aria-pressed', 'true')
+    await legs.getByRole('button', { name: 'LH' }).click()
+    await expect(advice(page, 'Raise the heels (wedge)')).toContainText('In which leg is not written down')
+    await legs.getByRole('button', { name: 'RH' }).click()
+    await expect(advice(page, 'Raise the heels (wedge)')).toHaveCount(0)
   })
 
   test('the caution gate: what calls for the vet stops the flow until it is acknowledged, on record', async ({

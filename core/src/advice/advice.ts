@@ -4,28 +4,12 @@ import type { NailSchoolName } from '../nails/schools'
 import type { BreakoverSchool, Side } from '../records/foot'
 import type { Finding, FootLook, Look } from '../records/look'
 import type { FitName } from '../records/shoe'
+import type { Trait } from '../terms/traits'
+
+export type { Trait }
 
 /** What is decided about a shoe. */
 export type Topic = 'shoe' | 'modification' | 'fit' | 'nails' | 'breakover' | 'cycle' | 'care'
-
-/** What a piece of advice brings to the shoe, or speaks against: advice that brings what other advice avoids clashes. */
-export type Trait =
-  | 'long heels'
-  | 'wide fit'
-  | 'trailer'
-  | 'raised heels'
-  | 'sinking heels'
-  | 'frog pressure'
-  | 'steel on the sole'
-  | 'closed sole'
-  | 'toe nails'
-  | 'heel nails'
-  | 'many nails'
-  | 'bar'
-  | 'grip'
-  | 'light shoe'
-  | 'heavy shoe'
-  | 'long cycle'
 
 /** What accepting it changes on the Bench at once; the rest is for the hand to do. */
 export interface AdviceChange {
@@ -61,6 +45,7 @@ export interface AdviceRule {
   school: string
   against: string
   vetLeads?: boolean
+  /** What it brings to the shoe, and what it speaks against: advice that brings what other advice avoids clashes. */
   brings?: readonly Trait[]
   avoids?: readonly Trait[]
   change?: AdviceChange
@@ -71,6 +56,8 @@ export interface AdviceRule {
 /** A rule that applies, with its reason and what it clashes with. */
 export interface Advice extends Omit<AdviceRule, 'reason'> {
   reason: string
+  /** Every rule that asks for this very change: it stands once, with the reasons of all. The first is its own. */
+  codes: string[]
   clashes: { code: string; title: string; over: Trait[] }[]
 }
 
@@ -79,6 +66,17 @@ export const found = ({ findings }: AdviceContext, kind: FindingKindKey, from = 
   findings
     .filter((finding) => finding.kind === kind && finding.grade >= from)
     .reduce<Finding | undefined>((worst, one) => (!worst || one.grade > worst.grade ? one : worst), undefined)
+
+/** What the vet diagnosed in this limb, as a reason; a diagnosis without a leg may be of any of them, and says so. */
+export function diagnosed(
+  { look: { vet }, side }: AdviceContext,
+  what: Look['vet']['diagnosis'],
+): string | undefined {
+  if (vet.diagnosis !== what) return undefined
+  const { legs = [] } = vet
+  if (legs.length === 0) return `The vet has diagnosed ${what}. In which leg is not written down.`
+  return legs.includes(side) ? `The vet has diagnosed it here: ${what}.` : undefined
+}
 
 /** The usual school where nobody argues. */
 export const COMMON = 'common practice'

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { newLook } from '../look/new-look'
 import { findingKind, type FindingKindKey } from '../look/finding-kinds'
@@ -16,13 +17,14 @@ interface Given {
   side?: Side
   ways?: Partial<Look['ways']>
   vet?: Look['vet']['diagnosis']
+  legs?: Side[]
   foot?: Partial<FootLook>
   found?: [FindingKindKey, number][]
   measured?: Partial<FootInput>
   weeksSince?: number
 }
 
-function look({ side = 'LF', ways, vet, foot, found = [] }: Given): Look {
+function look({ side = 'LF', ways, vet, legs, foot, found = [] }: Given): Look {
   const bare = newLook(ID, ID)
   const findings = found.map(([kind, grade]) => ({
     id: ID,
@@ -35,7 +37,7 @@ function look({ side = 'LF', ways, vet, foot, found = [] }: Given): Look {
   }))
   return {
     ...bare,
-    vet: { ...bare.vet, diagnosis: vet ?? 'none', who: 'Dr Ebb' },
+    vet: { ...bare.vet, diagnosis: vet ?? 'none', who: 'Dr Ebb', ...(legs && { legs }) },
     ways: { ...bare.ways, ...ways },
     feet: { ...bare.feet, [side]: { ...bare.feet[side], ...foot, findings } },
   }
@@ -147,6 +149,40 @@ describe('advice', () => {
     expect(codes({ side: 'LF', ways })).toContain('reach-fore')
     expect(codes({ side: 'LH', ways })).not.toContain('reach-fore')
     expect(codes({ side: 'LF', foot: { landing: 'outside first' } })).not.toContain('outside-trailer')
+  })
+
+  it('keeps a diagnosis to the legs that are named, and says so where none is', () => {
+    const vet = 'tendon injury' as const
+    expect(codes({ side: 'LH', vet, legs: ['LH'] })).toContain('tendon-support')
+    expect(codes({ side: 'RH', vet, legs: ['LH'] })).toEqual([])
+    expect(adviceFor({ side: 'RH', vet })[0]!.reason).toContain('In which leg is not written down')
+  })
+
+  it('says the same thing once, with the reasons of all who say it', () => {
+    const [fit, ...rest] = adviceFor({
+      vet: 'tendon injury',
+      ways: { work: 'jumping' },
+      measured: { plumbBehind: 20 },
+    }).filter(({ change }) => change?.fit === 'supportive')
+    expect(rest).toEqual([])
+    expect(fit!.codes).toEqual(['tendon-support', 'heels-supportive', 'jumping-fit'])
+    expect(fit!.reason).toMatch(/tendon injury.*plumb line.*jumper/)
+    expect(fit!.vetLeads).toBe(true)
+  })
+
+  it('never asks twice for the same change, whatever is found', () => {
+    const spoken = fc.subarray(
+      CASES.map(([, given]) => given),
+      { maxLength: 8 },
+    )
+    fc.assert(
+      fc.property(spoken, (givens) => {
+        const changes = adviceFor(givens.reduce((all, one) => ({ ...all, ...one }), {})).flatMap(
+          ({ change }) => (change ? [JSON.stringify(change)] : []),
+        )
+        expect(new Set(changes).size).toBe(changes.length)
+      }),
+    )
   })
 
   it('puts on the shoe only modifications that can be planned', () => {

@@ -6,10 +6,12 @@ import { ADVICE_RULES } from './rules'
 export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[] {
   const feet = given.look.feet[given.side]
   const context: AdviceContext = { ...given, feet, findings: standing(feet.findings) }
-  const applying = ADVICE_RULES.flatMap(({ reason: judge, ...rule }) => {
-    const reason = judge(context)
-    return reason === undefined ? [] : [{ ...rule, reason }]
-  })
+  const applying = onceEach(
+    ADVICE_RULES.flatMap(({ reason: judge, ...rule }) => {
+      const reason = judge(context)
+      return reason === undefined ? [] : [{ ...rule, reason, codes: [rule.code] }]
+    }),
+  )
   return applying.map((one) => ({
     ...one,
     clashes: applying.flatMap((other) => {
@@ -18,6 +20,32 @@ export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[
     }),
   }))
 }
+
+type Applying = Omit<Advice, 'clashes'>
+
+/** Rules that ask for the very same change are one piece of advice, with the reasons of all and what speaks against it. */
+function onceEach(applying: readonly Applying[]): Applying[] {
+  const told: Applying[] = []
+  for (const one of applying) {
+    const at = told.findIndex(({ change }) => change && JSON.stringify(change) === JSON.stringify(one.change))
+    if (at < 0) told.push(one)
+    else told[at] = joined(told[at]!, one)
+  }
+  return told
+}
+
+const all = <T>(one: readonly T[] = [], other: readonly T[] = []): T[] => [...new Set([...one, ...other])]
+
+const joined = (one: Applying, other: Applying): Applying => ({
+  ...one,
+  codes: [...one.codes, ...other.codes],
+  reason: all([one.reason], [other.reason]).join(' '),
+  against: all([one.against], [other.against]).join(' '),
+  school: all(one.school.split(', '), [other.school]).join(', '),
+  vetLeads: (one.vetLeads ?? false) || (other.vetLeads ?? false),
+  brings: all(one.brings, other.brings),
+  avoids: all(one.avoids, other.avoids),
+})
 
 type Traits = Pick<Advice, 'brings' | 'avoids'>
 const clash = (one: Traits, other: Traits) =>

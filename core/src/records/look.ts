@@ -75,6 +75,7 @@ export const footLookSchema = z
 export const vetWordSchema = z
   .object({
     diagnosis: z.enum(DIAGNOSES).default('none'),
+    legs: z.array(sideSchema).optional().describe('in which legs; none where it was not said'),
     words: textSchema.default(''),
     limits: textSchema.default(''),
     who: lineSchema.default(''),

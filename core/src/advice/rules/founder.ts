@@ -1,7 +1,8 @@
-import { found, type AdviceContext, type AdviceRule } from '../advice'
+import { diagnosed, found, type AdviceContext, type AdviceRule } from '../advice'
 
 const why = (context: AdviceContext): string | undefined => {
-  if (context.look.vet.diagnosis === 'founder') return 'The vet has diagnosed founder.'
+  const said = diagnosed(context, 'founder')
+  if (said) return said
   if (found(context, 'rings', 2)) return 'Rings spreading at the heel tell of founder.'
   return undefined
 }

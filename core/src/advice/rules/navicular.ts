@@ -1,9 +1,7 @@
-import type { AdviceContext, AdviceRule } from '../advice'
+import { diagnosed, type AdviceContext, type AdviceRule } from '../advice'
 
-const why = ({ look, side }: AdviceContext): string | undefined =>
-  look.vet.diagnosis === 'navicular pain' && side.endsWith('F')
-    ? 'The vet has diagnosed navicular pain.'
-    : undefined
+const why = (context: AdviceContext): string | undefined =>
+  context.side.endsWith('F') ? diagnosed(context, 'navicular pain') : undefined
 
 /** Pain at the back of the foot. */
 export const navicular: readonly AdviceRule[] = [

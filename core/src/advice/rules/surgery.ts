@@ -1,4 +1,4 @@
-import { found, type AdviceRule } from '../advice'
+import { diagnosed, found, type AdviceRule } from '../advice'
 
 /** Wall or sole taken away, tendon injuries: a shoe to the vet's plan. */
 export const surgery: readonly AdviceRule[] = [
@@ -12,7 +12,7 @@ export const surgery: readonly AdviceRule[] = [
     brings: ['closed sole'],
     change: { modification: 'hospital-plate' },
     reason: (context) =>
-      context.look.vet.diagnosis === 'wall or sole surgery' || found(context, 'puncture')
+      diagnosed(context, 'wall or sole surgery') || found(context, 'puncture')
         ? 'A wound of the sole is kept covered and can be reached.'
         : undefined,
   },
@@ -39,7 +39,6 @@ export const surgery: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['long heels'],
     change: { fit: 'supportive' },
-    reason: ({ look }) =>
-      look.vet.diagnosis === 'tendon injury' ? 'The vet has diagnosed a tendon injury.' : undefined,
+    reason: (context) => diagnosed(context, 'tendon injury'),
   },
 ]

@@ -1,6 +1,6 @@
-import type { AdviceContext, AdviceRule } from '../advice'
+import { diagnosed, type AdviceContext, type AdviceRule } from '../advice'
 
-const strained = ({ look }: AdviceContext): boolean => look.vet.diagnosis === 'suspensory strain'
+const strained = (context: AdviceContext): string | undefined => diagnosed(context, 'suspensory strain')
 
 /** Suspensory strain: the two schools side by side. */
 export const suspensory: readonly AdviceRule[] = [
@@ -15,7 +15,7 @@ export const suspensory: readonly AdviceRule[] = [
     avoids: ['sinking heels'],
     change: { modification: 'wedge' },
     reason: (context) =>
-      strained(context) ? 'Suspensory strain: one school eases it by raising the heels.' : undefined,
+      strained(context) && `${strained(context)!} One school eases it by raising the heels.`,
   },
   {
     code: 'suspensory-sinking-heels',
@@ -28,9 +28,10 @@ export const suspensory: readonly AdviceRule[] = [
     avoids: ['raised heels'],
     change: { modification: 'wide-toe' },
     reason(context) {
-      if (!strained(context)) return undefined
+      const said = strained(context)
+      if (!said) return undefined
       const hard = context.look.ways.going === 'road' || context.look.ways.going === 'rock'
-      return `Suspensory strain: the other school lets the heels sink so that the fetlock need not.${hard ? ' But this horse goes on hard ground, where it does nothing.' : ''}`
+      return `${said} The other school lets the heels sink so that the fetlock need not.${hard ? ' But this horse goes on hard ground, where it does nothing.' : ''}`
     },
   },
 ]

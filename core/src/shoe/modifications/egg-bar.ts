@@ -22,6 +22,7 @@ export const eggBar: Modification = {
   group: 'heels',
   label: 'Egg bar',
   purpose: 'Closed behind the heels in an oval: bearing back to the plumb line of the bulbs.',
+  brings: ['bar', 'long heels'],
   fields: [
     {
       key: 'behindBulbs',

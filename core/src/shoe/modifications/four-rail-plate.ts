@@ -55,6 +55,7 @@ export const fourRailPlate: Modification = {
   label: 'Four-rail plate',
   purpose:
     'Aluminium plate for founder: breakover beneath the tip of P3, rails at the back, cushion filling.',
+  brings: ['raised heels'],
   fields: [
     {
       key: 'behindToe',

@@ -134,6 +134,7 @@ export const heartBar: Modification = {
   group: 'heels',
   label: 'Heart bar',
   purpose: 'The frog carries a share: separated or resected walls, founder.',
+  brings: ['bar', 'frog pressure'],
   fields: [
     ...BAR_FIELDS,
     {

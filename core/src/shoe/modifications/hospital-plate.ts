@@ -67,6 +67,7 @@ export const hospitalPlate: Modification = {
   group: 'plates',
   label: 'Hospital plate',
   purpose: 'A plate over the sole, screwed on, taken off for dressing: surgery, abscess, resection.',
+  brings: ['closed sole'],
   fields: [
     {
       key: 'clearance',

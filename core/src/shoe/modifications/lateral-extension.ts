@@ -13,6 +13,7 @@ export const lateralExtension: Modification = {
   label: 'Lateral extension',
   purpose:
     'The outer branch stands outside the wall from the quarter back: bearing for a limb that falls outward.',
+  brings: ['wide fit'],
   fields: [
     {
       key: 'out',

@@ -14,6 +14,7 @@ import type { Lay, LayPlace } from '../lay'
 import type { BarPlace, Gathered } from '../profile'
 import type { Rims } from '../rims'
 import type { SectionForm } from '../section-form'
+import type { Trait } from '../../terms/traits'
 import type { Told } from '../../units/told'
 
 /**
@@ -138,6 +139,8 @@ export interface Modification {
   fields: readonly ModificationField[]
   /** Kinds it cannot stand beside, each with the reason. Said by one of the two. */
   excludes?: Readonly<Record<string, string>>
+  /** What it brings to a shoe that advice may ask for or speak against. */
+  brings?: readonly Trait[]
   /** Kinds it may stand beside with a warning. */
   warns?: Readonly<Record<string, string>>
   /** Why it cannot be made for this foot and shoe, where it cannot. */

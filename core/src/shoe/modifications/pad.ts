@@ -14,6 +14,7 @@ export const pad: Modification = {
   group: 'plates',
   label: 'Pad and packing',
   purpose: 'Leather or plastic between shoe and foot: thin soles, stony ground, bruises.',
+  brings: ['closed sole'],
   fields: [
     {
       key: 'thickness',

@@ -61,6 +61,7 @@ export const slideShoe: Modification = {
   label: 'Slide shoe',
   purpose:
     'Runs on over the ground: even on both sides, heels narrow and open so that dirt leaves between them.',
+  brings: ['long heels'],
   fields: [
     {
       key: 'toeWeb',

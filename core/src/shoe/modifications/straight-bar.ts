@@ -7,6 +7,7 @@ export const straightBar: Modification = {
   group: 'heels',
   label: 'Straight bar',
   purpose: 'Joins the heels: they cannot spread apart or sink one by one.',
+  brings: ['bar'],
   fields: BAR_FIELDS,
   excludes: {
     'egg-bar': 'A shoe is closed by one bar: straight or egg',

@@ -27,6 +27,7 @@ export const studs: Modification = {
   group: 'wear',
   label: 'Studs',
   purpose: 'Hold on ice, wet grass and smooth roads; also against wear.',
+  brings: ['grip'],
   fields: [
     {
       key: 'diameter',

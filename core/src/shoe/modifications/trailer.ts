@@ -123,6 +123,7 @@ export const trailer: Modification = {
   group: 'heels',
   label: 'Lateral trailer',
   purpose: 'The outer heel turned out behind the buttress: steadies a foot that twists or rolls outward.',
+  brings: ['trailer', 'long heels'],
   fields: [
     {
       key: 'length',

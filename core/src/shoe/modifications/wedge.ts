@@ -56,6 +56,7 @@ export const wedge: Modification = {
   group: 'heels',
   label: 'Wedge',
   purpose: 'Raises the heels: thickness grows evenly from toe to heel.',
+  brings: ['raised heels'],
   fields: [
     {
       key: 'rise',

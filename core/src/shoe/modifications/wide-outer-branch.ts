@@ -15,6 +15,7 @@ export const wideOuterBranch: Modification = {
   group: 'branches',
   label: 'Wide outer branch',
   purpose: 'More ground under the outer side, less under the inner: for a foot loaded on its outside.',
+  brings: ['wide fit'],
   fields: [
     {
       key: 'outerWeb',

@@ -25,6 +25,7 @@ export const wideToe: Modification = {
   group: 'branches',
   label: 'Wide toe, narrow heels',
   purpose: 'One school for a suspensory strain: the heels sink in soft going, the toe stays up.',
+  brings: ['sinking heels'],
   fields: [
     {
       key: 'toeWeb',

@@ -64,7 +64,10 @@ export class LastTime {
       { what: `${said}: limits`, text: vet?.limits ?? '', limit: true },
       {
         what: said,
-        text: vet && vet.diagnosis !== 'none' ? [vet.diagnosis, vet.words].filter(Boolean).join('. ') : '',
+        text:
+          vet && vet.diagnosis !== 'none'
+            ? [[vet.diagnosis, ...(vet.legs ?? [])].join(' '), vet.words].filter(Boolean).join('. ')
+            : '',
       },
       ...SIDES.flatMap((side) => [
         { what: `${side}, noted while closing`, text: lastVisit?.closeList?.[side]?.note ?? '' },

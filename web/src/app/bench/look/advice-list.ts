@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { changeClauses, type Advice, type AdviceChoice } from '@crescent/core'
+import { changeClauses, type Advice, type AdviceChoice, type Contradiction } from '@crescent/core'
 
 /** What the farrier decided about a piece of advice. */
 export interface Decision {
@@ -40,10 +40,20 @@ export interface Decision {
             <mat-icon svgIcon="check" aria-hidden="true" />
             <span
               ><b>{{ choice.choice }}</b
-              >{{ choice.reason ? ': ' + choice.reason : '' }}{{ did(one.advice, choice.choice) }}</span
+              >{{ choice.reason ? ': ' + choice.reason : ''
+              }}{{ one.not.length > 0 ? '' : did(one.advice, choice.choice) }}</span
             >
             <button type="button" class="link" (click)="undecided.emit(one.advice)">think again</button>
           </p>
+          @if (one.not.length > 0) {
+            <p class="clash">
+              <mat-icon svgIcon="caution" aria-hidden="true" />
+              <span><b>The shoe says otherwise:</b> {{ one.not.join('; ') }}.</span>
+              @if (one.advice.change) {
+                <button type="button" class="link" (click)="again.emit(one.advice.code)">do it again</button>
+              }
+            </p>
+          }
         } @else if (asking()?.code === one.advice.code) {
           <form (submit)="tell($event, one.advice, reason.value)">
             <label>
@@ -197,13 +207,21 @@ export class AdviceList {
   readonly choices = input.required<readonly AdviceChoice[]>()
   readonly decide = output<Decision>()
   readonly undecided = output<Advice>()
+  /** What was accepted and the shoe does not do any more. */
+  readonly contradictions = input<readonly Contradiction[]>([])
+  /** What was accepted is put on the shoe once more: its code. */
+  readonly again = output<string>()
 
   protected readonly asking = signal<{ code: string; choice: 'changed' | 'dismissed' } | undefined>(undefined)
 
   /** What is still open first. */
   protected readonly listed = computed(() =>
     this.advice()
-      .map((advice) => ({ advice, choice: this.choices().find(({ code }) => code === advice.code) }))
+      .map((advice) => ({
+        advice,
+        choice: this.choices().find(({ code }) => advice.codes.includes(code)),
+        not: this.contradictions().find(({ code }) => code === advice.code)?.why ?? [],
+      }))
       .sort((a, b) => Number(a.choice !== undefined) - Number(b.choice !== undefined)),
   )
 

@@ -4,6 +4,7 @@ import { MatIcon } from '@angular/material/icon'
 import {
   answered,
   type Advice,
+  type Contradiction,
   type Finding,
   type FootLook,
   type Gate,
@@ -42,6 +43,8 @@ import { LookFindings, type GivenAnswer } from './look-findings'
     <cr-advice-list
       [advice]="advice()"
       [choices]="choices()"
+      [contradictions]="contradictions()"
+      (again)="again.emit($event)"
       (decide)="decide.emit($event)"
       (undecided)="reconsider($event)"
     />
@@ -89,11 +92,15 @@ export class LookPanel {
   readonly questions = input.required<readonly Finding[]>()
   readonly gates = input.required<readonly Gate[]>()
   readonly advice = input.required<readonly Advice[]>()
+  /** What was accepted and the shoe does not do any more. */
+  readonly contradictions = input<readonly Contradiction[]>([])
   readonly unsaved = input(false)
   readonly failure = input('')
   /** The gates are to be read. */
   readonly read = output()
   readonly decide = output<Decision>()
+  /** What was accepted is put on the shoe once more. */
+  readonly again = output<string>()
 
   private readonly store = inject(Store)
   protected readonly choices = computed(() => this.look().advice.filter(({ side }) => side === this.side()))
@@ -120,8 +127,8 @@ export class LookPanel {
     this.settle()
   }
 
-  protected reconsider({ code }: Advice): void {
-    this.store.dispatch(lookActions.unchoose({ code, side: this.side() }))
+  protected reconsider({ codes }: Advice): void {
+    this.store.dispatch(lookActions.unchoose({ codes, side: this.side() }))
   }
 
   protected settle = (): void => this.store.dispatch(lookActions.settle())

@@ -11,6 +11,7 @@ import {
   parseAngle,
   parseLength,
   SIDE_LINES,
+  SIDES,
   UNTRIMMED_FIGURES,
   WEARS,
   WORKS,
@@ -102,7 +103,8 @@ import { ChoiceRow } from './choice-row'
 
     <details class="fold" [crFold]="look().vet.diagnosis !== 'none'">
       <summary>
-        The vet’s word <span class="muted">{{ look().vet.diagnosis }}</span>
+        The vet’s word
+        <span class="muted">{{ look().vet.diagnosis }} {{ (look().vet.legs ?? []).join(' ') }}</span>
       </summary>
       <cr-choice-row
         label="Diagnosis"
@@ -110,6 +112,14 @@ import { ChoiceRow } from './choice-row'
         [chosen]="one(look().vet.diagnosis)"
         (choose)="setVet('diagnosis', $event ?? 'none')"
       />
+      @if (look().vet.diagnosis !== 'none') {
+        <cr-choice-row
+          label="In which leg or legs"
+          [choices]="sides"
+          [chosen]="look().vet.legs ?? []"
+          (tapped)="flipLeg($event)"
+        />
+      }
       <label class="text">
         Who said so
         <input
@@ -238,6 +248,7 @@ export class LookStep {
   protected readonly goings = GOINGS
   protected readonly livings = LIVINGS
   protected readonly diagnoses = DIAGNOSES
+  protected readonly sides = SIDES
   protected readonly wears = WEARS
   protected readonly oldShoeFigures = OLD_SHOE_FIGURES
   protected readonly untrimmedFigures = UNTRIMMED_FIGURES
@@ -323,9 +334,18 @@ export class LookStep {
     if (field !== 'notes') this.settle()
   }
 
-  protected setVet(field: keyof Look['vet'], value: string): void {
+  protected setVet(field: Exclude<keyof Look['vet'], 'legs'>, value: string): void {
     const vet = { ...this.look().vet, [field]: value }
+    // Another disease may sit in another leg.
+    if (field === 'diagnosis') delete vet.legs
     this.store.dispatch(lookActions.setVet({ vet, touched: `vet ${field}` }))
     if (field === 'diagnosis') this.settle()
+  }
+
+  protected flipLeg(tapped: string): void {
+    const { vet } = this.look()
+    const legs = SIDES.filter((side) => (vet.legs ?? []).includes(side) !== (side === tapped))
+    this.store.dispatch(lookActions.setVet({ vet: { ...vet, legs }, touched: 'vet legs' }))
+    this.settle()
   }
 }

@@ -3,11 +3,13 @@ import { MatDialog } from '@angular/material/dialog'
 import { MatSnackBar } from '@angular/material/snack-bar'
 import {
   advise,
+  contradictions,
   clashOf,
   footMap,
   resolveNails,
   usualFoot,
   withTap,
+  type Advice,
   type PlaceKey,
   type Side,
 } from '@crescent/core'
@@ -95,18 +97,39 @@ export class Looking {
     const dismissed =
       this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice === 'dismissed') ?? []
     return this.advice()
-      .map(({ code }) => code)
-      .filter((code) => !dismissed.some((one) => one.code === code))
+      .filter(({ codes }) => !dismissed.some(({ code }) => codes.includes(code)))
+      .flatMap(({ codes }) => codes)
   })
-  /** Advice that was accepted and is for the hand to do: it stands beside the shoe while it is chosen. */
-  readonly agreed = computed(() => {
+  /** What was decided about the advice of this foot, dismissed apart. */
+  private readonly taken = computed(() => {
     const chosen =
       this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice !== 'dismissed') ?? []
     return this.advice().flatMap((advice) => {
-      const choice = chosen.find(({ code }) => code === advice.code)
-      return choice ? [{ code: advice.code, text: choice.reason || advice.title }] : []
+      const choice = chosen.find(({ code }) => advice.codes.includes(code))
+      return choice ? [{ advice, choice }] : []
     })
   })
+  /** What was accepted and the shoe on the Bench does not do, or goes against. */
+  readonly contradictions = computed(() => {
+    const { plan } = this.planning()
+    const draft = this.draft()
+    if (!plan || !draft) return []
+    const accepted = this.taken().filter(({ choice }) => choice.choice === 'accepted')
+    return contradictions(
+      accepted.map(({ advice }) => advice),
+      draft.shoe,
+      plan,
+    )
+  })
+  /** What was agreed stands beside the shoe while it is chosen, with what of it the shoe does not do. */
+  readonly agreed = computed(() =>
+    this.taken().map(({ advice: { code, title, change }, choice: { reason } }) => ({
+      code,
+      text: reason || title,
+      not: this.contradictions().find((one) => one.code === code)?.why ?? [],
+      changes: change !== undefined,
+    })),
+  )
 
   find(place: PlaceKey): void {
     const side = this.side()
@@ -154,14 +177,22 @@ export class Looking {
   /** Accepting changes the shoe where it can be changed at once, and goes on record. */
   decide({ advice, choice, reason }: Decision): void {
     const side = this.side()
+    const at = new Date().toISOString()
     this.store.dispatch(
-      lookActions.choose({
-        choice: { code: advice.code, side, choice, reason, at: new Date().toISOString() },
-      }),
+      lookActions.choose({ choices: advice.codes.map((code) => ({ code, side, choice, reason, at })) }),
     )
-    const { change } = advice
+    if (choice === 'accepted') this.apply(advice)
+  }
+
+  /** Puts what was accepted on the shoe once more. */
+  again(code: string): void {
+    const advice = this.advice().find((one) => one.code === code)
+    if (advice) this.apply(advice)
+  }
+
+  private apply({ change }: Advice): void {
     const draft = this.draft()
-    if (choice !== 'accepted' || !change || !draft) return
+    if (!change || !draft) return
     const { fit, driven, breakoverSchool, modification, nailSchool } = change
     if (fit) this.store.dispatch(benchActions.setShoe({ shoe: { ...draft.shoe, fit }, touched: 'fit' }))
     if (driven) {

@@ -71,8 +71,8 @@ export const lookActions = createActionGroup({
     setWays: props<{ ways: Look['ways']; touched: string }>(),
     setFoot: props<{ side: Side; foot: FootLook; touched: string }>(),
     setEntry: props<{ field: string; text: string }>(),
-    choose: props<{ choice: AdviceChoice }>(),
-    unchoose: props<{ code: string; side: Side }>(),
+    choose: props<{ choices: AdviceChoice[] }>(),
+    unchoose: props<{ codes: string[]; side: Side }>(),
     acknowledge: props<{ acknowledged: Acknowledgement[] }>(),
     settle: emptyProps(),
     undo: emptyProps(),
@@ -129,11 +129,17 @@ export const lookFeature = createFeature({
       ...state,
       entries: { ...state.entries, [field]: text },
     })),
-    on(lookActions.choose, (state, { choice }): LookState =>
-      touch(state, '', (look) => ({ ...look, advice: [...without(look.advice, choice), choice] })),
+    on(lookActions.choose, (state, { choices }): LookState =>
+      touch(state, '', (look) => ({
+        ...look,
+        advice: [...choices.reduce(without, look.advice), ...choices],
+      })),
     ),
-    on(lookActions.unchoose, (state, choice): LookState =>
-      touch(state, '', (look) => ({ ...look, advice: without(look.advice, choice) })),
+    on(lookActions.unchoose, (state, { codes, side }): LookState =>
+      touch(state, '', (look) => ({
+        ...look,
+        advice: codes.reduce((left, code) => without(left, { code, side }), look.advice),
+      })),
     ),
     on(lookActions.acknowledge, (state, { acknowledged }): LookState =>
       touch(state, '', (look) => ({ ...look, acknowledged: [...look.acknowledged, ...acknowledged] })),

@@ -80,14 +80,14 @@ describe('the look at a visit', () => {
       reason: '',
       at: '2026-11-23T10:00:00.000Z',
     } as const
-    store.dispatch(lookActions.choose({ choice }))
-    store.dispatch(lookActions.choose({ choice: { ...choice, choice: 'dismissed', reason: 'rot' } }))
-    store.dispatch(lookActions.choose({ choice: { ...choice, side: 'RF' } }))
+    store.dispatch(lookActions.choose({ choices: [choice] }))
+    store.dispatch(lookActions.choose({ choices: [{ ...choice, choice: 'dismissed', reason: 'rot' }] }))
+    store.dispatch(lookActions.choose({ choices: [{ ...choice, side: 'RF' }] }))
     expect(state().look!.advice.map(({ side, choice: made }) => `${side} ${made}`)).toEqual([
       'LF dismissed',
       'RF accepted',
     ])
-    store.dispatch(lookActions.unchoose({ code: 'pad', side: 'LF' }))
+    store.dispatch(lookActions.unchoose({ codes: ['pad'], side: 'LF' }))
     expect(state().look!.advice).toHaveLength(1)
   })
 

@@ -1,0 +1,18 @@
+/** What a shoe may have about it that advice asks for or speaks against. */
+export type Trait =
+  | 'long heels'
+  | 'wide fit'
+  | 'trailer'
+  | 'raised heels'
+  | 'sinking heels'
+  | 'frog pressure'
+  | 'steel on the sole'
+  | 'closed sole'
+  | 'toe nails'
+  | 'heel nails'
+  | 'many nails'
+  | 'bar'
+  | 'grip'
+  | 'light shoe'
+  | 'heavy shoe'
+  | 'long cycle'
