@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { cut, expect, field, FIVE, openBench, savePattern, test, typeFive } from '../support/fixtures'
 
 /** Types as a hand does, key by key into the field that has the focus, and looks that the focus stays there. */
@@ -9,6 +9,12 @@ async function typeInto(page: Page, key: string, text: string): Promise<void> {
   await expect(box).toBeFocused()
   await expect(box).toHaveValue(text)
 }
+
+/** Names of the figures that can be typed there, in their order. */
+const fieldsOf = (place: Locator): Promise<string[]> =>
+  place
+    .locator('input[data-field]')
+    .evaluateAll((boxes) => boxes.map((box) => (box as HTMLElement).dataset['field']!))
 
 test.describe('as hands do it', () => {
   test.beforeEach(async ({ open }) => open('/round'))
@@ -22,9 +28,7 @@ test.describe('as hands do it', () => {
     // A fold that a hand opened stays open while what stands in it is no figure yet.
     const folds = page.locator('cr-map-step details.fold')
     for (const fold of await folds.all()) await fold.locator('summary').click()
-    const keys = await page
-      .locator('cr-map-step input[data-field]')
-      .evaluateAll((boxes) => boxes.map((box) => (box as HTMLElement).dataset['field']!))
+    const keys = await fieldsOf(page.locator('cr-map-step'))
     expect(keys.length).toBeGreaterThan(25)
     const five = FIVE.map(([key]) => key)
     for (const key of keys.filter((one) => !five.includes(one))) {
@@ -36,6 +40,95 @@ test.describe('as hands do it', () => {
     await field(page, keys[0]!).focus()
     for (const key of keys) {
       await expect(field(page, key)).toBeFocused()
+      await page.keyboard.press('Enter')
+    }
+  })
+
+  test('every field of the Look takes what is typed key by key, folded or not', async ({ page }) => {
+    await openBench(page, 'Merryweather', 'Look')
+    const panel = page.locator('cr-look-step')
+    for (const fold of await panel.locator('details.fold').all())
+      if (!(await fold.evaluate((one) => (one as HTMLDetailsElement).open)))
+        await fold.locator('summary').click()
+    const keys = await fieldsOf(panel)
+    expect(keys.length).toBeGreaterThan(5)
+    for (const key of keys) {
+      await typeInto(page, key, '3 1/16')
+      await expect(page).toHaveURL(/\/LF$/)
+    }
+    // Letters and digits that are keys of the Bench elsewhere.
+    const said = panel.locator('textarea:visible, input.typed[type=text]:visible')
+    expect(await said.count()).toBeGreaterThan(3)
+    for (const box of await said.all()) {
+      await box.focus()
+      for (const letter of 'm 2 n ?u') await page.keyboard.type(letter)
+      await expect(box).toBeFocused()
+      await expect(box).toHaveValue(/m 2 n \?u$/)
+    }
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(page.getByRole('tab', { name: 'Look' })).toHaveAttribute('aria-selected', 'true')
+  })
+
+  test('every field of the Shoe takes a fraction typed key by key, with each modification on it', async ({
+    page,
+  }) => {
+    test.slow()
+    await openBench(page, 'Merryweather')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Shoe' }).click()
+    const step = page.locator('cr-shoe-step')
+    // Whatever it wears, the plain shoe is begun from.
+    const off = step.getByRole('button', { name: /^Take off/ })
+    while ((await off.count()) > 0) await off.first().click()
+    const plain = await fieldsOf(step)
+    expect(plain).toHaveLength(5)
+    for (const key of plain) {
+      await typeInto(page, key, '1 1/32')
+      await page.keyboard.press('Control+z')
+    }
+    const offers = step.locator('[data-offers]')
+    const kinds = await offers.locator('details button strong').allTextContents()
+    expect(kinds.length).toBeGreaterThan(20)
+    for (const kind of kinds) {
+      const offer = offers.getByRole('button', { name: kind, includeHidden: true }).first()
+      await offer.evaluate((one) => (one.closest('details')!.open = true))
+      if (await offer.isDisabled()) throw new Error(`${kind} is not offered on a plain shoe`)
+      await offer.click()
+      await expect(step.getByRole('button', { name: `Take off ${kind}` })).toBeVisible()
+      for (const key of (await fieldsOf(step)).filter((one) => !plain.includes(one)))
+        await typeInto(page, key, '1 1/32')
+      await step.getByRole('button', { name: `Take off ${kind}` }).click()
+    }
+    await expect(page).toHaveURL(/\/LF$/)
+  })
+
+  test('every field of the Nails takes a fraction typed key by key, and Enter goes through all', async ({
+    page,
+  }) => {
+    test.slow()
+    await openBench(page, 'Merryweather')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Nail' }).click()
+    const step = page.locator('cr-nail-step')
+    const typed = new Set<string>()
+    for (const side of ['outer', 'inner'])
+      for (const hole of [1, 2, 3, 4]) {
+        await step.getByRole('button', { name: `More of ${side} ${hole}` }).click()
+        const half = side === 'outer' ? 'lateral' : 'medial'
+        await expect(field(page, `nails.${half}.${hole}.inset`)).toBeVisible()
+        for (const key of (await fieldsOf(step)).filter((one) => !typed.has(one))) {
+          await typeInto(page, key, key.endsWith('lean') ? '61' : '15/16')
+          await page.keyboard.press('Control+z')
+          typed.add(key)
+        }
+      }
+    // Four figures a hole, and both ends of both branches.
+    expect(typed.size).toBe(4 * 8 + 4)
+    await step.getByText('How high the nails came out').click()
+    const keys = await fieldsOf(step)
+    await field(page, keys[0]!).first().focus()
+    for (let i = 0; i < keys.length; i++) {
+      await expect(step.locator('input[data-field]').nth(i)).toBeFocused()
       await page.keyboard.press('Enter')
     }
   })
@@ -119,7 +212,14 @@ test.describe('as hands do it', () => {
     await expect(page.getByRole('radio', { name: 'left hind, bare' })).toBeVisible()
     await page.getByRole('button', { name: 'Pause LH' }).click()
     await expect(page.getByRole('radio', { name: 'left hind, bare, paused' })).toBeVisible()
+    await page.getByLabel('Paused:').fill('sore, gone for a walk')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText('LH paused: sore, gone for a walk')).toBeVisible()
+    await page.reload()
+    await page.getByRole('radio', { name: /left hind/ }).click()
+    await expect(page.getByLabel('Paused:')).toHaveValue('sore, gone for a walk')
     await page.getByRole('button', { name: 'Go on with LH' }).click()
+    await expect(page.getByRole('radio', { name: 'left hind, bare', exact: true })).toBeVisible()
     await page.getByRole('button', { name: 'Finish visit' }).click()
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('LH bare')
@@ -131,7 +231,15 @@ test.describe('as hands do it', () => {
     await page.getByRole('link', { name: 'Round' }).click()
     await expect(page.getByRole('listitem').filter({ hasText: 'Parsley' })).toContainText('LH bare')
 
-    await openBench(page, 'Bellwether')
+    // One at which something was found is not empty, even before it is stored.
+    await openBench(page, 'Bellwether', 'Look')
+    await page.getByRole('button', { name: 'outside first' }).click()
+    const visit = page.getByRole('dialog', { name: 'This visit' })
+    await page.getByRole('button', { name: /2026$/ }).click()
+    await expect(visit.getByRole('button', { name: 'Take this visit back' })).toBeDisabled()
+    await expect(visit).toContainText('Something is recorded at it already')
+    await visit.getByRole('button', { name: 'Close' }).click()
+    await page.getByRole('button', { name: 'Undo' }).click()
     await page.getByRole('button', { name: /2026$/ }).click()
     await page.getByRole('dialog').getByRole('button', { name: 'Take this visit back' }).click()
     await expect(page.getByRole('heading', { level: 1, name: 'Bellwether' })).toBeVisible()
@@ -181,8 +289,24 @@ test('on a phone a swipe over the drawing scrolls, a short rest takes hold', asy
       Math.max(scrollY, ...Array.from(document.querySelectorAll('*'), (one) => one.scrollTop)),
     )
   const before = await scrolled()
+  // A rest on the handle, then the same way: the foot grows shorter, the page stays, and one tap takes it back.
+  await swipe(420)
+  await expect(field(page, 'length')).not.toHaveValue('5"')
+  expect(await scrolled()).toBe(before)
+  await page.getByRole('button', { name: 'Take that back' }).click()
+  await expect(field(page, 'length')).toHaveValue('5"')
+  // Without the rest the page goes with the finger.
   await swipe(0)
   await expect.poll(scrolled).toBeGreaterThan(before + 20)
   await expect(field(page, 'length')).toHaveValue('5"')
+  // Woken by a tap beside the foot, the handle follows at once; it is said, and a button sends it to sleep again.
+  await page.evaluate(() => document.querySelector('cr-foot-drawing')!.scrollIntoView())
+  const paper = (await page.locator('cr-foot-drawing svg.sheet').boundingBox())!
+  await page.touchscreen.tap(paper.x + 12, paper.y + paper.height / 2)
+  await expect(page.getByText('Handles follow the finger.')).toBeVisible()
+  await swipe(0)
+  await expect(field(page, 'length')).not.toHaveValue('5"')
+  await page.getByRole('button', { name: 'Scroll again' }).click()
+  await expect(page.getByText('Handles follow the finger.')).toBeHidden()
   await context.close()
 })

@@ -9,7 +9,7 @@ const WORKS: { key: FootWork; label: string }[] = [
   { key: 'bare', label: 'Left bare' },
 ]
 
-/** Why work on a foot may stop half way; what it was stays with the visit until it goes on. */
+/** Why work on a foot mostly stops half way; it may be written over, and stays with the visit until it goes on. */
 const WHY = 'two nails in'
 
 /** What is done to this foot at the visit, and whether work on it stopped half way. */
@@ -34,7 +34,19 @@ const WHY = 'two nails in'
     >
       <mat-icon svgIcon="pause" aria-hidden="true" />
     </button>
-    @if (told()) {
+    @if (paused(); as paused) {
+      <label
+        >Paused:
+        <input
+          #box
+          class="typed"
+          maxlength="200"
+          autocomplete="off"
+          [value]="paused"
+          (change)="halted.emit(box.value.trim() || why)"
+        />
+      </label>
+    } @else if (told()) {
       <p role="status">{{ told() }}</p>
     }
   `,
@@ -63,6 +75,13 @@ const WHY = 'two nails in'
       width: 22px;
       height: 22px;
     }
+    label {
+      display: flex;
+      flex: 1 1 100%;
+      gap: 8px;
+      align-items: center;
+      font-weight: 600;
+    }
     p {
       flex: 1 1 100%;
       font-weight: 600;
@@ -81,8 +100,6 @@ export class FootWorkBar {
   protected readonly works = WORKS
   protected readonly why = WHY
   protected readonly told = computed(() => {
-    const paused = this.paused()
-    if (paused !== undefined) return `Paused: ${paused}.`
     if (this.work() === 'reset')
       return this.wears()
         ? `“${this.wears()}” goes back on: nothing to cut.`

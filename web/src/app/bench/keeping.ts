@@ -190,27 +190,14 @@ export class Keeping {
 
   /** What is done to a foot at this visit. */
   setWork(side: Side, work: FootWork): void {
-    this.changeFoot(side, { work }, `${side}: ${WORK_TOLD[work]}`)
+    const told = `${side}: ${WORK_TOLD[work]}`
+    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { work } } }, told }))
   }
 
   /** Stops work on a foot half way, or goes on with it. */
   pause(side: Side, paused: string | undefined): void {
-    this.changeFoot(
-      side,
-      { paused },
-      paused === undefined ? `${side}: going on` : `${side} paused: ${paused}`,
-    )
-  }
-
-  private changeFoot(
-    side: Side,
-    change: { work?: FootWork; paused?: string | undefined },
-    told: string,
-  ): void {
-    const { feet } = this.page()!.visit
-    const { paused, ...rest } = { ...feet[side], ...change }
-    const foot = paused === undefined ? rest : { ...rest, paused }
-    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { ...feet, [side]: foot } }, told }))
+    const told = paused === undefined ? `${side}: going on` : `${side} paused: ${paused}`
+    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { paused } } }, told }))
   }
 
   private askWhose(conflict: ConflictDialogData['conflict']): void {

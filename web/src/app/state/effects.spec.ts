@@ -4,7 +4,7 @@ import { MatSnackBar } from '@angular/material/snack-bar'
 import type { FootRecord, Pattern, Visit } from '@crescent/core'
 import { Actions, provideEffects } from '@ngrx/effects'
 import { Store, type Action } from '@ngrx/store'
-import { of, throwError } from 'rxjs'
+import { Observable, of, throwError } from 'rxjs'
 import { FOOT, PAGE, pattern, STORE } from '../testing'
 import { Api, conflictOf, failureText, isGone } from './api'
 import * as benchEffects from './bench/bench.effects'
@@ -137,6 +137,33 @@ describe('saving from the Bench', () => {
     store().dispatch(benchActions.changeVisit({ changes: { feet } }))
     expect(state().page!.visit).toMatchObject({ version: 7, notes: 'from the truck', feet })
     expect(store().selectSignal(benchFeature.selectWork)()).toEqual({ LH: 'bare' })
+  })
+
+  it('two quick changes of the feet both stay, and those another window made', async () => {
+    const waiting: (() => void)[] = []
+    const seen: Visit[] = []
+    api.putVisit = (visit) =>
+      new Observable<Visit>((answer) => {
+        waiting.push(() => {
+          seen.push(visit)
+          answer.next({ ...visit, version: visit.version + 1 })
+          answer.complete()
+        })
+      })
+    store().dispatch(benchActions.changeVisit({ changes: { feet: { LF: { work: 'bare' } } } }))
+    store().dispatch(benchActions.changeVisit({ changes: { feet: { RF: { paused: 'sore' } } } }))
+    store().dispatch(
+      benchActions.changeVisit({ changes: { feet: { RF: { paused: undefined, work: 'reset' } } } }),
+    )
+    while (waiting.length > 0) {
+      waiting.shift()!()
+      await Promise.resolve()
+    }
+    expect(seen.map(({ feet }) => feet)).toEqual([
+      { LF: { work: 'bare' } },
+      { LF: { work: 'bare' }, RF: { paused: 'sore' } },
+      { LF: { work: 'bare' }, RF: { work: 'reset' } },
+    ])
   })
 
   it('keeps unsaved work in the browser and takes it away once it is saved', async () => {

@@ -25,7 +25,7 @@ import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
 import { browserStore } from '../browser-store'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
-import type { SaveRequest } from './bench.state'
+import { changedVisit, type SaveRequest } from './bench.state'
 import { footInput, SIDES, type Draft, type Drafts } from './draft'
 import type { History } from './history'
 
@@ -238,10 +238,10 @@ export const changeVisit = createEffect(
       ofType(benchActions.changeVisit),
       concatMap((action) => of(action).pipe(concatLatestFrom(() => store.select(benchFeature.selectPage)))),
       concatMap(([{ changes, told = '' }, page]) =>
-        api.putVisit({ ...page!.visit, ...changes }).pipe(
+        api.putVisit(changedVisit(page!.visit, changes)).pipe(
           catchError((error: unknown) => {
             const current = conflictOf<Visit>(error)
-            return current ? api.putVisit({ ...current, ...changes }) : throwError(() => error)
+            return current ? api.putVisit(changedVisit(current, changes)) : throwError(() => error)
           }),
           map((visit) => benchActions.visitChanged({ visit, told })),
           catchError((error: unknown) => of(benchActions.saveFailed({ failure: failureText(error) }))),

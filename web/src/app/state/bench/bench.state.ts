@@ -1,4 +1,4 @@
-import type { FootRecord, Side, StoredPattern, Visit, VisitPage } from '@crescent/core'
+import type { FootRecord, FootWork, Side, StoredPattern, Visit, VisitPage } from '@crescent/core'
 import type { Drafts } from './draft'
 import type { Step } from './history'
 
@@ -22,8 +22,20 @@ export interface SaveRequest {
 
 /** What may be changed of a visit; who it belongs to stays. */
 export type VisitChanges = Partial<
-  Pick<Visit, 'date' | 'state' | 'notes' | 'nextDue' | 'feet' | 'closeList' | 'archived'>
->
+  Pick<Visit, 'date' | 'state' | 'notes' | 'nextDue' | 'closeList' | 'archived'>
+> & {
+  /** Only what changes of only the feet that change; undefined takes it away. */
+  feet?: Partial<Record<Side, { work?: FootWork; paused?: string | undefined }>>
+}
+
+/** A visit with its changes: the feet that are not among them stay as they are stored by now. */
+export function changedVisit(visit: Visit, { feet = {}, ...changes }: VisitChanges): Visit {
+  const changed = Object.entries(feet).map(([side, change]) => {
+    const { paused, ...foot } = { ...visit.feet[side as Side], ...change }
+    return [side, paused === undefined ? foot : { ...foot, paused }]
+  })
+  return { ...visit, ...changes, feet: { ...visit.feet, ...(Object.fromEntries(changed) as Visit['feet']) } }
+}
 
 export interface BenchState {
   page: VisitPage | null
