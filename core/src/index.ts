@@ -66,7 +66,7 @@ export type {
   ShoeContext,
 } from './shoe/modifications/modification'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
-export { FIT_FIGURES, FIT_PRESETS, setBackBy, type Fit, type FitPreset } from './shoe/fit'
+export { FIT_FIGURES, FIT_PRESETS, setBackBy, type Fit, type FitFigure, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
 export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
 export type { Nail, Verdict } from './nails/nails'
@@ -143,6 +143,7 @@ export type {
 } from './records/practice'
 export { SIDES } from './terms/sides'
 export { DAY_RANGE } from './terms/days'
+export { WAYS_BACK, type WayBack } from './terms/ways-back'
 export {
   currentPatterns,
   workOf,

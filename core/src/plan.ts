@@ -113,7 +113,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
 
   const { section } = shoe
   const outline = footOutline(foot)
-  const lay = plainLay(fit, outline, section.width)
+  const lay = plainLay(fit, foot, outline, section.width)
   const centroidShare = centroidFromOuter(section) / section.width
   const plain = layRims(outline, lay, centroidShare)
   if (isShut(plain)) throw new ProblemError([tooWide(section.width, foot)])
@@ -157,7 +157,7 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
   const nails = judgeNails(foot, outline, holes, nailPlan, workshop, clear, padding)
   const nailing = chooseNail(nails, nailPlan, thicknessAtNails(nails, cuts), padding, workshop.nailSizes)
   const work = chosen.flatMap(({ modification, values }) => modification.marks?.(context, values) ?? [])
-  const general = plainLay(resolveFit('general', foot), outline, section.width)
+  const general = plainLay(resolveFit('general', foot), foot, outline, section.width)
   const usual = plainLength(outline, general, section.width, centroidShare)
   const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work, usual)
   const suggestion = suggestSection(foot, fit.name)

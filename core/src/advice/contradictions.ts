@@ -1,7 +1,7 @@
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { Plan } from '../plan'
 import type { ShoeInput } from '../records/shoe'
-import { FIT_PRESETS, resolveFit } from '../shoe/fit'
+import { FIT_FIGURES, FIT_PRESETS, resolveFit } from '../shoe/fit'
 import { modification } from '../shoe/modifications'
 import type { Trait } from '../terms/traits'
 import type { Advice, AdviceChange } from './advice'
@@ -55,9 +55,7 @@ function undone(change: AdviceChange, shoe: ShoeInput, plan: Plan): string[] {
 
 function sameFit(name: NonNullable<AdviceChange['fit']>, { fit, foot }: Plan): boolean {
   const asked = resolveFit(name, foot)
-  return (['spread', 'heelLength', 'toeSetBack'] as const).every(
-    (key) => Math.abs(asked[key] - fit[key]) < SAME,
-  )
+  return fit.behind === asked.behind && FIT_FIGURES.every(({ key }) => Math.abs(asked[key] - fit[key]) < SAME)
 }
 
 const drivenIn = ({ nails }: Plan, half: 'lateral' | 'medial'): number[] =>

@@ -4,6 +4,7 @@ import { ProblemError } from '../problem'
 import { planShoe, type Plan } from '../plan'
 import type { FootInput } from '../records/foot'
 import { FIT_NAMES, type Section, type ShoeInput } from '../records/shoe'
+import { WAYS_BACK } from '../terms/ways-back'
 import { clashOf, MODIFICATIONS } from '../shoe/modifications'
 
 /** A modification as it is drawn: its kind and where in its range each of its figures lies, 0 to 1; none is left to its default. */
@@ -42,7 +43,12 @@ const section: fc.Arbitrary<Section> = fc.record({
 
 const fit: fc.Arbitrary<ShoeInput['fit']> = fc.oneof(
   fc.constantFrom(...FIT_NAMES),
-  fc.record({ spread: length(0, 8), heelLength: length(-5, 25), toeSetBack: length(0, 12) }),
+  fc.record({
+    spread: length(0, 8),
+    heelLength: length(-5, 25),
+    toeSetBack: length(0, 12),
+    behind: fc.constantFrom(...WAYS_BACK),
+  }),
 )
 
 /** Feet with what else may be measured of them. */

@@ -1,3 +1,4 @@
+import { FIT_FIGURES } from '../shoe/fit'
 import { FOOT_FIGURES } from '../foot/figures'
 import { MODIFICATIONS } from '../shoe/modifications'
 import type { Request } from './any-plan'
@@ -28,12 +29,15 @@ export function lengthsOf(request: Request): Movable[] {
   }
   if (typeof shoe.fit !== 'string') {
     const fit = shoe.fit
-    for (const [key, at] of Object.entries(fit))
+    for (const { key } of FIT_FIGURES) {
+      const at = fit[key]
+      if (at === undefined) continue
       found.push({
         name: `fit ${key}`,
         at,
         moved: (by) => ({ foot, shoe: { ...shoe, fit: { ...fit, [key]: at + by } } }),
       })
+    }
   }
   const modifications = shoe.modifications ?? []
   modifications.forEach((one, i) => {

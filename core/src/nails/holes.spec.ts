@@ -22,7 +22,7 @@ function holesOf(input: FootInput, width = WIDTH, fit: Parameters<typeof resolve
   if (!read.ok) throw new Error(JSON.stringify(read.problems))
   const { foot } = read.value
   const outline = footOutline(foot)
-  const rims = layRims(outline, plainLay(resolveFit(fit, foot), outline, width), 0.5)
+  const rims = layRims(outline, plainLay(resolveFit(fit, foot), foot, outline, width), 0.5)
   return { foot, outline, rims, holes: placeHoles(foot, outline, rims, resolveNails(undefined)) }
 }
 

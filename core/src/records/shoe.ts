@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { NAIL_SCHOOLS } from '../nails/schools'
 import { NAIL_RANGES } from '../nails/sizes'
+import { WAYS_BACK } from '../terms/ways-back'
 
 export const SECTION_SHAPES = ['flat', 'concave', 'half-round'] as const
 export const MATERIALS = ['steel', 'aluminium'] as const
@@ -25,6 +26,7 @@ export const fitNumbersSchema = z
       .optional()
       .describe('how far the branch goes on behind the buttress, mm; minus ends before it'),
     toeSetBack: mm.optional().describe('how far the toe of the rim is set back under the wall, mm'),
+    behind: z.enum(WAYS_BACK).optional().describe('which way the branch goes on behind the buttress'),
   })
   .strict()
 

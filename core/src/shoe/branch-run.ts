@@ -1,6 +1,6 @@
 import { sliceTrack, track, trackLength, type Track } from '../geometry/track'
 import { rotated, scale, type Vec } from '../geometry/vector'
-import type { Half } from '../foot/half'
+import type { Lay } from './lay'
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
 const TURNS_WITHIN = 0.05
@@ -13,12 +13,17 @@ const STEP = 2
 
 /**
  * The foot's outline carried on behind its buttresses: the wall closes inward there, a branch does not follow it but
- * turns straight back, so that long heels stay open. A branch that ends before the buttress is cut off.
+ * turns straight back, or as far inward as it is asked to, so that long heels stay open. A branch that ends before the
+ * buttress is cut off.
  *
  * @returns the run, and the station on it at which the outline starts
  * @param heelLength of each branch behind its buttress, mm along it; minus ends before it
+ * @param turnedIn radians off straight back, inward
  */
-export function branchRun(outline: Track, heelLength: Record<Half, number>): { run: Track; start: number } {
+export function branchRun(
+  outline: Track,
+  { heelLength, turnedIn }: Pick<Lay, 'heelLength' | 'turnedIn'>,
+): { run: Track; start: number } {
   const { lateral, medial } = heelLength
   const end = trackLength(outline)
   const turn = end * TURNS_WITHIN
@@ -30,13 +35,14 @@ export function branchRun(outline: Track, heelLength: Record<Half, number>): { r
   const bend = (end: number, next: number, sign: 1 | -1) =>
     (offBack(scale(outline.tangents[end]!, sign)) - offBack(scale(outline.tangents[next]!, sign))) /
     Math.abs(outline.stations[end]! - outline.stations[next]!)
-  const before = straightBack(outline.points[0]!, [-x, -y], lateral, turn, bend(0, 1, -1))
-  const after = straightBack(
+  const before = backward(outline.points[0]!, [-x, -y], lateral, turn, bend(0, 1, -1), -turnedIn)
+  const after = backward(
     outline.points[last]!,
     outline.tangents[last]!,
     medial,
     turn,
     bend(last, last - 1, 1),
+    turnedIn,
   )
   const run = track(
     [...before.map(({ point }) => point).reverse(), ...inner.points, ...after.map(({ point }) => point)],
@@ -53,23 +59,24 @@ export function branchRun(outline: Track, heelLength: Record<Half, number>): { r
 const offBack = ([x, y]: Vec): number => Math.atan2(x, -y)
 
 /**
- * The way back from a buttress: it leaves in the wall's direction and with its bend, and turns until it runs straight
- * back.
+ * The way back from a buttress: it leaves in the wall's direction and with its bend, and turns until it runs as it is to.
  *
  * @param bend of the wall at its end, radians off straight back for a millimetre
+ * @param aim radians off straight back, plus to the outer side
  */
-function straightBack(
+function backward(
   from: Vec,
   way: Vec,
   length: number,
   turn: number,
   bend: number,
+  aim: number,
 ): { point: Vec; way: Vec }[] {
   if (length < LEAST) return []
-  const off = offBack(way)
+  const off = offBack(way) - aim
   const left = (s: number) => {
     const u = Math.min(1, s / turn)
-    return (1 - u) ** 2 * (off * (1 + 2 * u) + bend * turn * u)
+    return aim + (1 - u) ** 2 * (off * (1 + 2 * u) + bend * turn * u)
   }
   const direction = (s: number): Vec => rotated([0, -1], left(s))
   const steps = Math.max(2, Math.ceil(length / STEP))

@@ -73,6 +73,7 @@ const fitDifferences = (one: Plan, other: Plan): Difference[] => [
   ...figures('Room at the heel', 'length', one.fit.spread, other.fit.spread),
   ...figures('Branch behind the buttress', 'length', one.fit.heelLength, other.fit.heelLength),
   ...figures('Toe set back', 'length', one.fit.toeSetBack, other.fit.toeSetBack),
+  ...words('Behind the buttress', one.fit.behind, other.fit.behind),
 ]
 
 function modificationDifferences(one: Plan, other: Plan): Difference[] {

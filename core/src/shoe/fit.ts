@@ -8,6 +8,9 @@ import type { FitName, FitNumbers, ShoeInput } from '../records/shoe'
 /** Thickness of a US ten-cent piece in mm (US Mint specification): the least room a heel needs to spread. */
 export const COIN = 1.35
 
+/** The numbers of a fit, mm. */
+export type FitFigure = Exclude<keyof FitNumbers, 'behind'>
+
 /** A fit with every number known, mm. */
 export type Fit = Required<FitNumbers> & { name?: FitName }
 
@@ -15,7 +18,7 @@ export interface FitPreset {
   name: FitName
   label: string
   use: string
-  numbers: (foot: Foot) => Required<FitNumbers>
+  numbers: (foot: Foot) => Record<FitFigure, number>
 }
 
 /** The usual fits (common practice, no source for the amounts). */
@@ -56,12 +59,14 @@ const presetNamed = (name: FitName): FitPreset => FIT_PRESETS.find((preset) => p
 
 /** A fit by name or by numbers, completed for this foot. */
 export function resolveFit(fit: ShoeInput['fit'], foot: Foot): Fit {
-  if (typeof fit === 'string') return { name: fit, ...presetNamed(fit).numbers(foot) }
+  if (typeof fit === 'string')
+    return { name: fit, ...presetNamed(fit).numbers(foot), behind: 'straight back' }
   const general = presetNamed('general').numbers(foot)
   return {
     spread: fit.spread ?? general.spread,
     heelLength: fit.heelLength ?? general.heelLength,
     toeSetBack: fit.toeSetBack ?? general.toeSetBack,
+    behind: fit.behind ?? 'straight back',
   }
 }
 
@@ -79,7 +84,7 @@ export function setBackBy(fit: Fit, foot: Foot, more: number): number | undefine
 
 /** The numbers of a fit as they are asked for, with what a foot allows. */
 export const FIT_FIGURES: readonly {
-  key: keyof FitNumbers
+  key: FitFigure
   label: string
   where: string
   range: (foot: Foot) => readonly [number, number]

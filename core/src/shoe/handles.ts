@@ -113,8 +113,8 @@ export function withFigure(shoe: ShoeInput, path: string, value: number, plan: P
   const [what, name, key = '', figure] = path.split('.') as [string, string, string?, string?]
   if (what === 'section') return { ...shoe, section: { ...shoe.section, [name]: value } }
   if (what === 'fit') {
-    const { spread, heelLength, toeSetBack } = plan.fit
-    const numbers: FitNumbers = { spread, heelLength, toeSetBack }
+    const { spread, heelLength, toeSetBack, behind } = plan.fit
+    const numbers: FitNumbers = { spread, heelLength, toeSetBack, behind }
     return { ...shoe, fit: { ...numbers, [name]: value } }
   }
   if (what === 'mod') {

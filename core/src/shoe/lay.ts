@@ -1,8 +1,10 @@
 import type { Half } from '../foot/half'
+import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import type { Track } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import { fitReach, type Fit } from './fit'
+import { turnedIn } from './turned-in'
 
 /** A place of the shoe as it is laid, before its web is known. */
 export interface LayPlace {
@@ -31,6 +33,8 @@ export interface OuterRim {
 export interface Lay {
   /** Behind the buttress, mm; minus ends before it. */
   heelLength: Record<Half, number>
+  /** How far off straight back both branches turn inward behind the buttress, radians. */
+  turnedIn: number
   /** From the wall outward, mm, by station on the foot's outline. */
   reach: (footStation: number) => number
   /** mm. */
@@ -40,8 +44,9 @@ export interface Lay {
 }
 
 /** The lay of a plain shoe. */
-export const plainLay = (fit: Fit, outline: FootOutline, width: number): Lay => ({
+export const plainLay = (fit: Fit, foot: Foot, outline: FootOutline, width: number): Lay => ({
   heelLength: { lateral: fit.heelLength, medial: fit.heelLength },
+  turnedIn: turnedIn(fit, foot, outline, width),
   reach: fitReach(fit, outline),
   web: () => width,
   rework: (rim) => rim,

@@ -24,7 +24,7 @@ export interface Rims extends Omit<OuterRim, 'track'> {
  * @param centroidShare how far in from the outer rim the section's centroid lies, as a share of the web
  */
 export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): Rims {
-  const { run, start } = branchRun(outline.track, lay.heelLength)
+  const { run, start } = branchRun(outline.track, lay)
   // The slice counts its stations from its own start; the lay is told the foot's.
   const raw = rawParallel(run, (station) => lay.reach(station - start))
   const onRim = (footStation: number) => stationBeside(run, raw, footStation + start)
@@ -51,7 +51,7 @@ export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): 
 
 /** How long the bar of a plain shoe is, mm: the path of its section's centroid, and nothing else of its rims. */
 export function plainLength(outline: FootOutline, lay: Lay, width: number, centroidShare: number): number {
-  const { run, start } = branchRun(outline.track, lay.heelLength)
+  const { run, start } = branchRun(outline.track, lay)
   const outer = rawParallel(run, (station) => lay.reach(station - start))
   return trackLength(parallel(outer, -width * centroidShare))
 }

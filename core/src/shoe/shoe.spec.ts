@@ -93,7 +93,7 @@ describe('fit', () => {
   it('is level from the toe to the bend, grows evenly behind it and leaves a coin at the heel', () => {
     const f = foot()
     const outline = footOutline(f)
-    const rims = layRims(outline, plainLay(resolveFit('general', f), outline, 19), 0.5)
+    const rims = layRims(outline, plainLay(resolveFit('general', f), f, outline, 19), 0.5)
     for (let s = rims.lateralBend; s < rims.medialBend; s += 3)
       expect(Math.abs(gapAt(f, outline, rims, s))).toBeLessThan(1e-3)
     let last = 0
@@ -110,7 +110,7 @@ describe('fit', () => {
     const outline = footOutline(f)
     const buttressY = f.widestFromToe - f.length
     const heelY = (name: (typeof FIT_PRESETS)[number]['name']) =>
-      placeAt(layRims(outline, plainLay(resolveFit(name, f), outline, 19), 0.5).outer, 0).point[1]
+      placeAt(layRims(outline, plainLay(resolveFit(name, f), f, outline, 19), 0.5).outer, 0).point[1]
     expect(Math.abs(heelY('flush') - buttressY)).toBeLessThan(0.01)
     expect(Math.abs(heelY('conservative') - buttressY)).toBeLessThan(1.5)
     expect(heelY('supportive')).toBeLessThan(heelY('general'))
@@ -127,9 +127,43 @@ describe('fit', () => {
   it('sets the toe back under the wall and nowhere else', () => {
     const f = foot()
     const outline = footOutline(f)
-    const rims = layRims(outline, plainLay(resolveFit({ toeSetBack: 8 }, f), outline, 19), 0.5)
+    const rims = layRims(outline, plainLay(resolveFit({ toeSetBack: 8 }, f), f, outline, 19), 0.5)
     expect(gapAt(f, outline, rims, rims.toe)).toBeCloseTo(-8, 3)
     expect(Math.abs(gapAt(f, outline, rims, rims.medialBend))).toBeLessThan(1e-3)
+  })
+})
+
+describe('branches to the bulbs', () => {
+  const heels = (f: Foot, behind: 'straight back' | 'to the bulbs', heelLength: number, web = 19) => {
+    const outline = footOutline(f)
+    const rims = layRims(outline, plainLay(resolveFit({ behind, heelLength }, f), f, outline, web), 0.5)
+    const ends = ({ points }: typeof rims.outer) => points[0]![0] - points.at(-1)![0]
+    const back = rims.outer.tangents[0]!
+    return { gap: ends(rims.inner), across: ends(rims.outer), inward: Math.atan2(back[0], back[1]) }
+  }
+
+  it('turn in as the bulbs do: 14 % of half the heel width over the bulb line, worked by hand', () => {
+    const f = foot({ bulbLine: 20, frogWidth: 30 })
+    // Both stand wider than the wall by the room at the heel, which goes on growing: what differs is the turn.
+    const turned = heels(f, 'to the bulbs', 20, 10).inward - heels(f, 'straight back', 20, 10).inward
+    expect(turned).toBeCloseTo(Math.atan2((0.14 * f.heelWidth) / 2, 20), 2)
+    expect(heels(f, 'to the bulbs', 20).across).toBeLessThan(heels(f, 'straight back', 20).across - 3)
+  })
+
+  it('leave the frog free for any foot, however long they are: no nearer than it is wide, or than straight ones are', () => {
+    fc.assert(
+      fc.property(anyFoot, fc.double({ min: 1, max: 30, noNaN: true }), (input, long) => {
+        const f = foot(input)
+        const free = Math.min(f.frogWidth, heels(f, 'straight back', long).gap)
+        expect(heels(f, 'to the bulbs', long).gap).toBeGreaterThan(free - 0.05)
+      }),
+    )
+  })
+
+  it('are straight where nothing goes on behind the buttress', () => {
+    const f = foot()
+    expect(heels(f, 'to the bulbs', 0)).toEqual(heels(f, 'straight back', 0))
+    expect(heels(f, 'to the bulbs', -4)).toEqual(heels(f, 'straight back', -4))
   })
 })
 
@@ -138,7 +172,7 @@ describe('rims', () => {
     fc.assert(
       fc.property(anyFoot, fc.constantFrom(...FIT_PRESETS.map((p) => p.name)), (input, fit) => {
         const f = foot(input)
-        const rims = layRims(footOutline(f), plainLay(resolveFit(fit, f), footOutline(f), 20), 0.5)
+        const rims = layRims(footOutline(f), plainLay(resolveFit(fit, f), f, footOutline(f), 20), 0.5)
         // Where the two branches meet there is no open shoe; the plan refuses it.
         fc.pre(rims.inner.points[0]![0] - rims.inner.points.at(-1)![0] > 5)
         for (const p of rims.inner.points) {

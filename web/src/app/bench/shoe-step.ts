@@ -8,6 +8,8 @@ import {
   FIT_FIGURES,
   FIT_PRESETS,
   templatesFor,
+  WAYS_BACK,
+  type FitFigure,
   type FitName,
   type FitNumbers,
   type Plan,
@@ -15,8 +17,10 @@ import {
   type Section,
   type ShoeInput,
   type Template,
+  type WayBack,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { OneOf } from '../common/one-of'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions } from '../state/bench/bench.feature'
 import type { Draft } from '../state/bench/draft'
@@ -28,7 +32,7 @@ import { Roving } from '../common/roving'
 /** Shoe: bar and fit. */
 @Component({
   selector: 'cr-shoe-step',
-  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList, Roving],
+  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList, OneOf, Roving],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -137,6 +141,16 @@ import { Roving } from '../common/roving'
         />
       }
 
+      @if (plan(); as plan) {
+        <cr-one-of
+          heading="Behind the buttress"
+          label="Behind the buttress"
+          [choices]="waysBack"
+          [chosen]="plan.fit.behind"
+          (choose)="setBehind($event)"
+        />
+      }
+
       <h2>Modifications</h2>
       <cr-modification-list
         [modifications]="shoe().modifications ?? []"
@@ -233,6 +247,7 @@ export class ShoeStep {
   protected readonly sections = COMMON_SECTIONS
   protected readonly presets = FIT_PRESETS
   protected readonly fitFigures = FIT_FIGURES
+  protected readonly waysBack = WAYS_BACK.map((key) => ({ key, label: key }))
   protected readonly shoe = computed(() => this.draft().shoe)
   protected readonly common = computed(() => commonName(this.shoe().section))
   protected readonly fitName = computed(() => {
@@ -268,10 +283,15 @@ export class ShoeStep {
   protected setFit = (fit: FitName): void => this.put({ fit }, 'fit')
 
   /** Typing one number makes the fit one of its own; the others stay as the preset had them. */
-  protected setFitFigure(key: keyof FitNumbers, value: number | undefined): void {
+  protected setFitFigure(key: FitFigure, value: number | undefined): void {
     const now: FitNumbers = this.fitNumbers() ?? this.presetNumbers()
     const { [key]: _old, ...rest } = now
     this.put({ fit: value === undefined ? rest : { ...rest, [key]: value } }, `fit.${key}`)
+  }
+
+  protected setBehind(behind: WayBack): void {
+    this.put({ fit: { ...(this.fitNumbers() ?? this.presetNumbers()), behind } }, 'fit.behind')
+    this.settle()
   }
 
   protected setModifications(modifications: ShoeInput['modifications'], touched: string): void {
@@ -280,7 +300,9 @@ export class ShoeStep {
 
   private presetNumbers(): FitNumbers {
     const fit = this.plan()?.fit
-    return fit ? { spread: fit.spread, heelLength: fit.heelLength, toeSetBack: fit.toeSetBack } : {}
+    if (!fit) return {}
+    const { spread, heelLength, toeSetBack, behind } = fit
+    return { spread, heelLength, toeSetBack, behind }
   }
 
   protected entry = (field: string): string | undefined => this.draft().foot.entries[field]

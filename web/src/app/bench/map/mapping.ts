@@ -116,8 +116,8 @@ export class Mapping {
 
   setToeBack(toeSetBack: number): void {
     const draft = this.draft()!
-    const { spread, heelLength } = this.plan()!.fit
-    const shoe = { ...draft.shoe, fit: { spread, heelLength, toeSetBack } }
+    const { spread, heelLength, behind } = this.plan()!.fit
+    const shoe = { ...draft.shoe, fit: { spread, heelLength, toeSetBack, behind } }
     this.store.dispatch(benchActions.setShoe({ shoe, touched: 'fit' }))
     this.store.dispatch(benchActions.settle())
   }
