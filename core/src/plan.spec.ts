@@ -220,6 +220,7 @@ describe('cautions', () => {
   it.each([
     ['heel-uncovered', {}, { fit: { heelLength: -8 } }],
     ['heel-behind-bulbs', {}, { fit: 'slide' }],
+    ['bulbs-not-followed', { frogWidth: 55 }, { fit: { heelLength: 15, behind: 'to the bulbs' } }],
     ['no-room-to-spread', {}, { fit: 'flush' }],
     ['aluminium', {}, { section: { ...PLAIN_SHOE.section, material: 'aluminium' } }],
     ['hot-seating', {}, {}],

@@ -1,10 +1,14 @@
 import { placeAt, trackLength } from '../geometry/track'
 import { distance } from '../geometry/vector'
 import { COIN } from '../shoe/fit'
+import { asTheBulbs, turnedIn } from '../shoe/turned-in'
 import type { CautionRule } from './context'
 
+/** A turn that is less than this is not seen, radians. */
+const SEEN = 0.02
+
 /** Cautions that come from how the shoe stands on the foot. */
-export const fitCautions: CautionRule = ({ foot, fit, rims, landmarks, section, suggestion }) => {
+export const fitCautions: CautionRule = ({ foot, fit, outline, rims, landmarks, section, suggestion }) => {
   const found: ReturnType<CautionRule> = []
   if (fit.spread < COIN) {
     found.push({
@@ -35,6 +39,19 @@ export const fitCautions: CautionRule = ({ foot, fit, rims, landmarks, section, 
       text: 'Long heels are stepped off in mud, in herds and by a hind foot that reaches.',
       action:
         'For ordinary work end at the plumb line from the bulbs. Look at stride, going and company first.',
+    })
+  }
+  if (
+    fit.behind === 'to the bulbs' &&
+    fit.heelLength > 0 &&
+    turnedIn(fit, foot, outline, section.width) < asTheBulbs(foot) - SEEN
+  ) {
+    found.push({
+      code: 'bulbs-not-followed',
+      severity: 'note',
+      title: 'Branches not turned in as far as the bulbs',
+      text: 'With this bar the frog needs the room between the heels: they turn in only as far as leaves it free.',
+      action: 'Take a narrower bar, or leave them straight back.',
     })
   }
   const gap = distance(placeAt(rims.inner, 0).point, placeAt(rims.inner, trackLength(rims.inner)).point)

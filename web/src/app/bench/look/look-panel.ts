@@ -48,12 +48,12 @@ import { LookFindings, type GivenAnswer } from './look-findings'
       (decide)="decide.emit($event)"
       (undecided)="reconsider($event)"
     />
-    <p class="kept" role="status">{{ state() }}</p>
+    <p class="kept" role="status" [class.open]="unsaved()">{{ state() }}</p>
   `,
   styles: `
     :host {
       display: block;
-      padding: 4px 12px 16px;
+      padding: 4px 12px 0;
       overflow-y: auto;
       background: var(--sheet);
     }
@@ -78,10 +78,23 @@ import { LookFindings, type GivenAnswer } from './look-findings'
       width: 20px;
       height: 20px;
     }
+    /* In sight however long the lists above it are. */
     .kept {
-      margin-top: 10px;
+      position: sticky;
+      bottom: 0;
+      margin: 10px -12px 0;
+      padding: 6px 12px;
       font-size: 0.85rem;
       color: var(--ink-soft);
+      background: var(--sheet);
+      border-top: 1px solid var(--rule);
+    }
+    .kept:empty {
+      display: none;
+    }
+    .kept.open {
+      font-weight: 650;
+      color: var(--ink);
     }
   `,
 })
