@@ -220,7 +220,8 @@ test.describe('as hands do it', () => {
     await expect(page.getByLabel('Paused:')).toHaveValue('sore, gone for a walk')
     await page.getByRole('button', { name: 'Go on with LH' }).click()
     await expect(page.getByRole('radio', { name: 'left hind, bare', exact: true })).toBeVisible()
-    await page.getByRole('button', { name: 'Finish visit' }).click()
+    // Two taps where one was meant: the dialog stays.
+    await page.getByRole('button', { name: 'Finish visit' }).dblclick()
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('LH bare')
     await dialog.getByRole('button', { name: 'Another day' }).click()

@@ -202,7 +202,7 @@ test.describe('look', () => {
       'true',
     )
     await expect(gate.getByRole('button', { name: 'I have read this, go on' })).toBeDisabled()
-    await gate.getByLabel('Whom did you speak to').fill('Spoke to the surgery: poultice, no shoe this week')
+    await gate.getByLabel('Who was told').fill('Spoke to the surgery: poultice, no shoe this week')
     await gate.getByRole('button', { name: 'I have read this, go on' }).click()
     await expect(page.getByRole('tab', { name: 'Map' })).toHaveAttribute('aria-selected', 'true')
 

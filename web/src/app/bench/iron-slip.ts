@@ -16,9 +16,8 @@ import { CautionsList } from './cautions-list'
     <div class="pinned">
       <div class="figures" aria-live="polite">
         <p class="bar">
-          <span class="caption">Bar</span>
+          <span class="caption">Bar, {{ metal() }}</span>
           <strong data-testid="section">{{ name() }}</strong>
-          <span class="metal">{{ metal() }}</span>
         </p>
         <p class="cut" [class.stale]="stale()">
           <span class="caption">Cut</span>
@@ -85,7 +84,7 @@ import { CautionsList } from './cautions-list'
           </div>
         }
         <div>
-          <dt>Plain, general fit</dt>
+          <dt>Plain shoe</dt>
           <dd>
             {{ text.length(plan().iron.plainCut) }}
             @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {

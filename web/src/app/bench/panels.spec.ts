@@ -186,7 +186,12 @@ describe('ShoeStep', () => {
     const spread = element.querySelector<HTMLInputElement>('[data-field="fit.spread"]')!
     spread.value = '1/8'
     spread.dispatchEvent(new Event('input'))
-    expect(draft().shoe.fit).toEqual({ spread: 25.4 / 8, heelLength: 0, toeSetBack: 0 })
+    expect(draft().shoe.fit).toEqual({
+      spread: 25.4 / 8,
+      heelLength: 0,
+      toeSetBack: 0,
+      behind: 'straight back',
+    })
   })
 
   it('keeps the bar when its field is emptied, and says that a length is needed', async () => {

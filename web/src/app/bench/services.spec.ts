@@ -139,7 +139,7 @@ describe('Keeping', () => {
 describe('Looking', () => {
   const accept = (advice: Partial<Advice>) =>
     TestBed.inject(Looking).decide({
-      advice: { code: 'x', title: 'X', ...advice } as Advice,
+      advice: { code: 'x', codes: ['x'], title: 'X', ...advice } as Advice,
       choice: 'accepted',
       reason: '',
     })
@@ -227,7 +227,7 @@ describe('Mapping', () => {
     const mapping = TestBed.inject(Mapping)
     mapping.setToeBack(6)
     const { spread, heelLength } = planOf({}, { fit: 'supportive' }).fit
-    expect(draft().shoe.fit).toEqual({ spread, heelLength, toeSetBack: 6 })
+    expect(draft().shoe.fit).toEqual({ spread, heelLength, toeSetBack: 6, behind: 'straight back' })
     mapping.useSchool({ school: 'thirds', all: false })
     expect(draft().foot.school).toBe('thirds')
     expect(state().drafts!.RF.foot.school).toBe('perimeter')

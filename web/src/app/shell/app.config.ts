@@ -4,6 +4,7 @@ import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angula
 import { provideEffects } from '@ngrx/effects'
 import { provideStore } from '@ngrx/store'
 import { provideStoreDevtools } from '@ngrx/store-devtools'
+import { provideDoubleTapGuard } from '../common/double-tap'
 import * as recordsEffects from '../state/records/records.effects'
 import { recordsFeature } from '../state/records/records.feature'
 import * as settingsEffects from '../state/settings/settings.effects'
@@ -27,5 +28,6 @@ export const appConfig: ApplicationConfig = {
     provideEffects(settingsEffects, recordsEffects),
     ngDevMode ? provideStoreDevtools({ maxAge: 25, logOnly: !isDevMode() }) : [],
     provideIcons(),
+    provideDoubleTapGuard(),
   ],
 }

@@ -150,7 +150,7 @@ export interface Decision {
     }
     .acts {
       display: grid;
-      grid-template-columns: repeat(3, 1fr);
+      grid-template-columns: 1fr 1.7fr 1fr;
       gap: 4px;
       margin-top: 6px;
     }

@@ -46,7 +46,7 @@ import { HelpButton } from '../../help/help-button'
         </section>
       }
       <mat-form-field>
-        <mat-label>Whom did you speak to, what was said?</mat-label>
+        <mat-label>Who was told, and what was said</mat-label>
         <textarea matInput rows="2" maxlength="2000" [(ngModel)]="words"></textarea>
         <mat-hint>Kept with the visit, with the time.</mat-hint>
       </mat-form-field>

@@ -236,9 +236,11 @@ export const changeVisit = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
       ofType(benchActions.changeVisit),
-      concatMap((action) => of(action).pipe(concatLatestFrom(() => store.select(benchFeature.selectPage)))),
-      concatMap(([{ changes, told = '' }, page]) =>
-        api.putVisit(changedVisit(page!.visit, changes)).pipe(
+      // The visit as it is when this change has its turn: the one before it has been answered by then.
+      concatMap(({ changes, told = '' }) =>
+        store.select(benchFeature.selectPage).pipe(
+          take(1),
+          switchMap((page) => api.putVisit(changedVisit(page!.visit, changes))),
           catchError((error: unknown) => {
             const current = conflictOf<Visit>(error)
             return current ? api.putVisit(changedVisit(current, changes)) : throwError(() => error)
