@@ -1,6 +1,6 @@
-import type { FoundPattern } from '@crescent/core'
+import { MODIFICATIONS, type FoundPattern } from '@crescent/core'
 import type { Practice } from './practice'
-import { likeWords } from './search'
+import { fold, likeWords, wordsOf } from './search'
 
 /** What is looked for; what is left out is not asked about. */
 export interface PatternQuery {
@@ -20,17 +20,20 @@ const SAME_BAR = 0.1
 /** The most that are answered. */
 const LIMIT = 60
 
+/** Kinds of modification with this word in their names, as they are called on the screen. */
+const kindsCalled = (word: string): string[] =>
+  MODIFICATIONS.filter(({ label }) => fold(label).includes(word)).map(({ kind }) => kind)
+
 /** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
 export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
   const words = likeWords(query.search)
   const where = [
     'p.archived = 0',
     ...words.map(
-      // Kinds are written with a hyphen in the shoe, and typed with a space or the beginning of one.
       (_, i) =>
         `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\' OR EXISTS (
            SELECT 1 FROM json_each(p.shoe, '$.modifications') m
-           WHERE replace(json_extract(m.value, '$.kind'), '-', ' ') LIKE @w${i} ESCAPE '\\'))`,
+           WHERE json_extract(m.value, '$.kind') IN (SELECT value FROM json_each(@kinds${i}))))`,
     ),
     ...(query.modification
       ? [
@@ -56,6 +59,9 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
     )
     .all({
       ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
+      ...Object.fromEntries(
+        wordsOf(query.search).map((word, i) => [`kinds${i}`, JSON.stringify(kindsCalled(word))]),
+      ),
       ...(query.modification && { modification: query.modification }),
       ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
       ...(query.width !== undefined && { width: query.width }),

@@ -134,3 +134,32 @@ describe('a visit', () => {
     },
   )
 })
+
+describe('patterns of all horses', () => {
+  const names = async (query: Record<string, unknown>) =>
+    ((await api().get('/api/patterns').query(query).expect(200)).body as { pattern: { name: string } }[]).map(
+      ({ pattern }) => pattern.name,
+    )
+
+  it('are found by what a modification is called, by kind, by bar, and for the nearest foot first', async () => {
+    const { horse, visit } = addHorse(bed.practice)
+    const keep = async (name: string, shoe: object, width: number = FOOT.width) => {
+      const { pattern } = shoeing(horse.id, visit.id)
+      const foot = { ...FOOT, width }
+      await api()
+        .put(`/api/patterns/${pattern.id}`)
+        .send({ ...pattern, name, foot, shoe: { ...SHOE, ...shoe } })
+        .expect(200)
+    }
+    await keep('Soft ground', { modifications: [{ kind: 'pad' }] })
+    await keep('Road', { modifications: [{ kind: 'heart-bar' }] }, FOOT.width + 10)
+    await keep('Light', { section: { shape: 'flat', width: 15.875, thickness: 6.35, material: 'steel' } })
+    // “Pad and packing” on the screen, `pad` in the shoe.
+    expect(await names({ search: 'packing' })).toEqual(['Soft ground'])
+    expect(await names({ search: 'heart bar' })).toEqual(['Road'])
+    expect(await names({ search: '50%' })).toEqual([])
+    expect(await names({ modification: 'pad' })).toEqual(['Soft ground'])
+    expect(await names({ barWidth: 15.875, barThickness: 6.35 })).toEqual(['Light'])
+    expect((await names({ width: FOOT.width + 9 }))[0]).toBe('Road')
+  })
+})
