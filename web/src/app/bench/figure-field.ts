@@ -13,6 +13,7 @@ import {
 } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
 import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
+import { Press } from '../common/press'
 import { FigureText } from '../drawing/figure-text'
 import { RulePicture } from './map/rule-picture'
 import { Worded } from '../help/worded'
@@ -216,6 +217,7 @@ export class FigureField {
 
   protected readonly id = `figure-${count++}`
   protected readonly text = inject(FigureText)
+  private readonly press = inject(Press)
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box')
   protected readonly focused = signal(false)
   /** What is being typed; none while the field shows its figure. */
@@ -272,10 +274,15 @@ export class FigureField {
     box.select()
   }
 
+  /** Help and picture fold away only once what was pressed instead is released: everything below them moves. */
   protected end(): void {
-    this.focused.set(false)
-    this.typing.set(undefined)
     this.left.emit()
+    this.press.after(() => {
+      const element = this.box().nativeElement
+      if (element === element.ownerDocument.activeElement) return
+      this.focused.set(false)
+      this.typing.set(undefined)
+    })
   }
 
   protected typed(text: string): void {

@@ -10,12 +10,15 @@ import {
   type Plan,
   type Side,
 } from '@crescent/core'
+import { Router } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { benchActions, benchFeature, selectFindings } from '../state/bench/bench.feature'
 import { footInput, SIDES } from '../state/bench/draft'
+import { settingsActions } from '../state/settings/settings.feature'
+import type { EraseDialogData } from '../stable/erase-dialog'
 import { ConflictDialog, type ConflictAnswer, type ConflictDialogData } from './conflict-dialog'
 import { FinishDialog, type FinishAnswer, type FinishDialogData } from './finish-dialog'
 import { Looking } from './look/looking'
@@ -53,6 +56,7 @@ function somethingSeen(look: Look | null): boolean {
 export class Keeping {
   private readonly store = inject(Store)
   private readonly dialog = inject(MatDialog)
+  private readonly router = inject(Router)
   private readonly text = inject(FigureText)
   private readonly looking = inject(Looking)
   private readonly shaping = inject(Shaping)
@@ -181,10 +185,29 @@ export class Keeping {
       .afterClosed()
       .subscribe((answer) => {
         if (!answer) return
+        if (answer === 'erase') return void this.eraseVisit()
         if (answer !== 'take back')
           return this.store.dispatch(benchActions.changeVisit({ changes: answer, told: 'Visit changed' }))
         const told = 'The visit was taken back'
         this.store.dispatch(benchActions.changeVisit({ changes: { archived: true }, told }))
+      })
+  }
+
+  /** The visit goes for good, with what was measured and found at it; the patterns stay with their feet. */
+  private async eraseVisit(): Promise<void> {
+    const { visit, horse } = this.page()!
+    const { EraseDialog } = await import('../stable/erase-dialog')
+    const { id, version, date } = visit
+    this.dialog
+      .open<unknown, EraseDialogData, boolean>(EraseDialog, {
+        data: { kind: 'visit', id, version, name: shortDay(date), horseId: horse.id, visitIds: [id] },
+        width: '480px',
+      })
+      .afterClosed()
+      .subscribe((erased) => {
+        if (!erased) return
+        this.store.dispatch(settingsActions.change({ changes: { lastVisit: null } }))
+        void this.router.navigate(['/stable', horse.id])
       })
   }
 

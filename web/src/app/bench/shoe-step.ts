@@ -22,12 +22,14 @@ import {
 import { Store } from '@ngrx/store'
 import { OneOf } from '../common/one-of'
 import { FigureText } from '../drawing/figure-text'
-import { benchActions } from '../state/bench/bench.feature'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import type { Draft } from '../state/bench/draft'
 import { FigureField } from './figure-field'
 import { ModificationList } from './shoe/modification-list'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { Roving } from '../common/roving'
+
+type Modifications = NonNullable<ShoeInput['modifications']>
 
 /** Shoe: bar and fit. */
 @Component({
@@ -157,7 +159,7 @@ import { Roving } from '../common/roving'
         [plan]="plan()"
         [problems]="problems()"
         [entries]="draft().foot.entries"
-        (changed)="setModifications($event.modifications, $event.touched)"
+        (changed)="setModifications($event.edit, $event.touched)"
         (unread)="keep($event.field, $event.text)"
         (left)="settle()"
         (pictures)="pictures.emit()"
@@ -243,6 +245,7 @@ export class ShoeStep {
   )
 
   private readonly store = inject(Store)
+  private readonly standing = this.store.selectSignal(benchFeature.selectDraft)
   private readonly text = inject(FigureText)
   protected readonly sections = COMMON_SECTIONS
   protected readonly presets = FIT_PRESETS
@@ -273,29 +276,34 @@ export class ShoeStep {
   /** A bar has both its measures: an emptied field keeps the last one until another is typed. */
   protected setSection(key: 'width' | 'thickness', value: number | undefined): void {
     if (value === undefined) return this.keep(`section.${key}`, '')
-    this.put({ section: { ...this.shoe().section, [key]: value } }, `section.${key}`)
+    this.put({ section: { ...this.standingShoe().section, [key]: value } }, `section.${key}`)
   }
 
   protected change(part: Partial<Section>): void {
-    this.put({ section: { ...this.shoe().section, ...part } }, 'section')
+    this.put({ section: { ...this.standingShoe().section, ...part } }, 'section')
   }
 
   protected setFit = (fit: FitName): void => this.put({ fit }, 'fit')
 
   /** Typing one number makes the fit one of its own; the others stay as the preset had them. */
   protected setFitFigure(key: FitFigure, value: number | undefined): void {
-    const now: FitNumbers = this.fitNumbers() ?? this.presetNumbers()
+    const now: FitNumbers = this.standingFit()
     const { [key]: _old, ...rest } = now
     this.put({ fit: value === undefined ? rest : { ...rest, [key]: value } }, `fit.${key}`)
   }
 
   protected setBehind(behind: WayBack): void {
-    this.put({ fit: { ...(this.fitNumbers() ?? this.presetNumbers()), behind } }, 'fit.behind')
+    this.put({ fit: { ...this.standingFit(), behind } }, 'fit.behind')
     this.settle()
   }
 
-  protected setModifications(modifications: ShoeInput['modifications'], touched: string): void {
-    this.put({ modifications }, touched)
+  protected setModifications(edit: (now: Modifications) => Modifications, touched: string): void {
+    this.put({ modifications: edit(this.standingShoe().modifications ?? []) }, touched)
+  }
+
+  private standingFit(): FitNumbers {
+    const { fit } = this.standingShoe()
+    return typeof fit === 'string' ? this.presetNumbers() : fit
   }
 
   private presetNumbers(): FitNumbers {
@@ -316,6 +324,9 @@ export class ShoeStep {
   }
 
   private put(part: Partial<ShoeInput>, touched: string): void {
-    this.store.dispatch(benchActions.setShoe({ shoe: { ...this.shoe(), ...part }, touched }))
+    this.store.dispatch(benchActions.setShoe({ shoe: { ...this.standingShoe(), ...part }, touched }))
   }
+
+  /** What is changed is the shoe as it stands now, not as it was drawn last: a quick hand is ahead of the screen. */
+  private standingShoe = (): ShoeInput => (this.standing() ?? this.draft()).shoe
 }

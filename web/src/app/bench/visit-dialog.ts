@@ -25,7 +25,7 @@ export interface VisitDialogData {
 }
 
 /** What of the visit was changed, or that it is taken back. */
-export type VisitAnswer = Pick<Visit, 'date' | 'nextDue' | 'notes'> | 'take back'
+export type VisitAnswer = Pick<Visit, 'date' | 'nextDue' | 'notes'> | 'take back' | 'erase'
 
 /** The visit itself: its day, when the next one is due, the note for it; one begun by mistake is taken back here. */
 @Component({
@@ -88,6 +88,9 @@ export type VisitAnswer = Pick<Visit, 'date' | 'nextDue' | 'notes'> | 'take back
               ? 'Something is recorded at it already: finish it instead.'
               : 'Begun by mistake, and nothing is recorded yet.'
           }}</span>
+          @if (data.begun) {
+            <button mat-button type="button" (click)="erase()">Erase it for good</button>
+          }
         </p>
       </mat-dialog-content>
       <mat-dialog-actions align="end">
@@ -124,6 +127,7 @@ export class VisitDialog {
   }
 
   protected takeBack = (): void => this.dialog.close('take back')
+  protected erase = (): void => this.dialog.close('erase')
   protected done(): void {
     if (this.faults().length > 0) return
     this.dialog.close({ date: this.date(), nextDue: this.nextDue(), notes: this.notes() })

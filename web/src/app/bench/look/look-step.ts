@@ -239,6 +239,10 @@ export class LookStep {
   private readonly text = inject(FigureText)
   protected readonly entries = this.store.selectSignal(lookFeature.selectEntries)
   protected readonly foot = computed(() => this.look().feet[this.side()])
+  /** As it stands now, not as it was drawn last: a quick hand is ahead of the screen. */
+  private readonly stored = this.store.selectSignal(lookFeature.selectLook)
+  private readonly standing = (): Look => this.stored() ?? this.look()
+  private readonly standingFoot = (): FootLook => this.standing().feet[this.side()]
 
   protected readonly landings = LANDINGS
   protected readonly frontLines = FRONT_LINES
@@ -272,16 +276,16 @@ export class LookStep {
   protected key = (field: string): string => `${this.side()} ${field}`
 
   protected setFoot(field: keyof FootLook, value: string | boolean | undefined): void {
-    const foot = { ...this.foot(), [field]: value }
+    const foot = { ...this.standingFoot(), [field]: value }
     if (value === undefined) delete foot[field]
     this.store.dispatch(lookActions.setFoot({ side: this.side(), foot, touched: this.key(field) }))
     if (field !== 'solePlane') this.settle()
   }
 
   protected setOldShoe(field: 'wear', value: string | undefined): void {
-    const oldShoe = { ...this.foot().oldShoe, [field]: value } as FootLook['oldShoe']
+    const oldShoe = { ...this.standingFoot().oldShoe, [field]: value } as FootLook['oldShoe']
     if (value === undefined) delete oldShoe[field]
-    this.putFoot({ ...this.foot(), oldShoe }, field)
+    this.putFoot({ ...this.standingFoot(), oldShoe }, field)
     this.settle()
   }
 
@@ -292,9 +296,9 @@ export class LookStep {
       return
     }
     const group = field.startsWith('old-') ? 'oldShoe' : 'untrimmed'
-    const figures = { ...this.foot()[group], [figure.key]: value } as Record<string, unknown>
+    const figures = { ...this.standingFoot()[group], [figure.key]: value } as Record<string, unknown>
     if (value === undefined) delete figures[figure.key]
-    this.putFoot({ ...this.foot(), [group]: figures }, field)
+    this.putFoot({ ...this.standingFoot(), [group]: figures }, field)
   }
 
   protected problemOf(figure: LookFigure, field: string): string | undefined {
@@ -317,25 +321,26 @@ export class LookStep {
 
   protected flip(tapped: string): void {
     const choice = tapped as (typeof INTERFERENCES)[number]
-    const { interference } = this.look().ways
+    const { ways } = this.standing()
+    const { interference } = ways
     const next = interference.includes(choice)
       ? interference.filter((one) => one !== choice)
       : [...interference, choice]
     this.store.dispatch(
-      lookActions.setWays({ ways: { ...this.look().ways, interference: next }, touched: 'interference' }),
+      lookActions.setWays({ ways: { ...ways, interference: next }, touched: 'interference' }),
     )
     this.settle()
   }
 
   protected setWays(field: 'work' | 'going' | 'living' | 'notes', value: string | undefined): void {
-    const ways = { ...this.look().ways, [field]: value }
+    const ways = { ...this.standing().ways, [field]: value }
     if (value === undefined) delete (ways as Record<string, unknown>)[field]
     this.store.dispatch(lookActions.setWays({ ways, touched: field }))
     if (field !== 'notes') this.settle()
   }
 
   protected setVet(field: Exclude<keyof Look['vet'], 'legs'>, value: string): void {
-    const vet = { ...this.look().vet, [field]: value }
+    const vet = { ...this.standing().vet, [field]: value }
     // Another disease may sit in another leg.
     if (field === 'diagnosis') delete vet.legs
     this.store.dispatch(lookActions.setVet({ vet, touched: `vet ${field}` }))
@@ -343,7 +348,7 @@ export class LookStep {
   }
 
   protected flipLeg(tapped: string): void {
-    const { vet } = this.look()
+    const { vet } = this.standing()
     const legs = SIDES.filter((side) => (vet.legs ?? []).includes(side) !== (side === tapped))
     this.store.dispatch(lookActions.setVet({ vet: { ...vet, legs }, touched: 'vet legs' }))
     this.settle()

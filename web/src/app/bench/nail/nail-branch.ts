@@ -253,7 +253,8 @@ export class NailBranch {
   readonly entries = input<Record<string, string>>({})
   readonly turningRadius = input.required<number>()
 
-  readonly changed = output<{ nails: BranchNails; touched: string }>()
+  /** A change of this branch, to be made to it as it is by then. */
+  readonly changed = output<{ edit: (now: BranchNails) => BranchNails; touched: string }>()
   readonly unread = output<{ field: string; text: string }>()
   readonly left = output()
 
@@ -287,25 +288,25 @@ export class NailBranch {
   }
 
   protected drive(number: number, driven: boolean): void {
-    this.put(withDriven(this.asked(), number, driven), `nail ${this.side().branch} ${number}`)
+    this.put((now) => withDriven(now, number, driven), `nail ${this.side().branch} ${number}`)
     this.left.emit()
   }
 
   protected setHoles(more: number): void {
     const count = (more < 0 ? this.nails().length : this.asked().holes) + more
-    this.put(withHoles(this.asked(), count), `holes ${this.side().branch}`)
+    this.put((now) => withHoles(now, count), `holes ${this.side().branch}`)
     this.left.emit()
   }
 
   protected setHole(nail: Nail, key: HoleFigure, value: number | undefined): void {
-    this.put(withHole(this.asked(), nail.number, key, value), holeField(nail, key))
+    this.put((now) => withHole(now, nail.number, key, value), holeField(nail, key))
   }
 
   protected setEnd(end: End, value: number | undefined): void {
-    this.put(withEnd(this.asked(), end, value), this.endField(end))
+    this.put((now) => withEnd(now, end, value), this.endField(end))
   }
 
-  private put(nails: BranchNails, touched: string): void {
-    this.changed.emit({ nails, touched })
+  private put(edit: (now: BranchNails) => BranchNails, touched: string): void {
+    this.changed.emit({ edit, touched })
   }
 }

@@ -49,6 +49,31 @@ describe('NailStep', () => {
     expect(nails()).toMatchObject({ size: 'Stout 6' })
   })
 
+  it('keeps what a quick hand typed before the screen has followed: each change is one of the shoe as it stands', async () => {
+    const plan = planOf()
+    const { element, fixture } = await show(NailStep, { draft: draft(), plan, ...SHELF })
+    const folded = [...element.querySelectorAll('details')].find((one) =>
+      one.textContent.includes('How high the nails came out'),
+    )!
+    folded.open = true
+    folded.dispatchEvent(new Event('toggle'))
+    await fixture.whenStable()
+    const type = (key: string, text: string) => {
+      const box = element.querySelector<HTMLInputElement>(`[data-field="nails.lateral.${key}.seen"]`)!
+      box.value = text
+      box.dispatchEvent(new Event('input'))
+    }
+    // Nothing is drawn in between.
+    type('1', '3')
+    type('1', '3/4')
+    type('2', '5/8')
+    const { each } = (nails() as { lateral: { each: { number: number; seen: number }[] } }).lateral
+    expect(each.map(({ number, seen }) => [number, Math.round((seen / 25.4) * 1e6) / 1e6])).toEqual([
+      [1, 0.75],
+      [2, 0.625],
+    ])
+  })
+
   it('counts the holes there are: a trailer has given one up, and one less leaves two', async () => {
     const plan = planOf({}, { modifications: [{ kind: 'trailer' }] })
     const { text, press } = await show(NailStep, { draft: draft(), plan, ...SHELF })

@@ -18,7 +18,7 @@ import {
 import { Store } from '@ngrx/store'
 import { OneOf } from '../../common/one-of'
 import { FigureText } from '../../drawing/figure-text'
-import { benchActions } from '../../state/bench/bench.feature'
+import { benchActions, benchFeature } from '../../state/bench/bench.feature'
 import type { Draft } from '../../state/bench/draft'
 import { KeepClearList } from './keep-clear-list'
 import { NailBranch } from './nail-branch'
@@ -74,7 +74,7 @@ import { Worded } from '../../help/worded'
         [problems]="problems()"
         [entries]="draft().foot.entries"
         [turningRadius]="turningRadius()"
-        (changed)="putBranch(side.branch, $event.nails, $event.touched)"
+        (changed)="putBranch(side.branch, $event.edit, $event.touched)"
         (unread)="keep($event.field, $event.text)"
         (left)="settle()"
       />
@@ -153,6 +153,7 @@ export class NailStep {
   readonly shelf = output()
 
   private readonly store = inject(Store)
+  private readonly standing = this.store.selectSignal(benchFeature.selectDraft)
   protected readonly text = inject(FigureText)
   protected readonly branches = BRANCHES
   protected readonly schools = SCHOOLS_OF_NAILING.map(({ name, label }) => ({ key: name, label }))
@@ -173,13 +174,12 @@ export class NailStep {
   })
 
   protected setSchool(school: NailSchoolName): void {
-    this.put(bySchool(this.asked(), school), 'nails.school')
+    this.put((now) => bySchool(now, school), 'nails.school')
     this.settle()
   }
 
   protected setSize(name: string): void {
-    const { size: _old, ...rest } = this.asked()
-    this.put(name ? { ...rest, size: name } : rest, 'nails.size')
+    this.put(({ size: _old, ...rest }) => (name ? { ...rest, size: name } : rest), 'nails.size')
     this.settle()
   }
 
@@ -187,8 +187,7 @@ export class NailStep {
   protected readonly exitsOpen = signal(false)
 
   protected setSeen(nail: Nail, value: number | undefined): void {
-    const nails = withHole(this.asked()[nail.branch], nail.number, 'seen', value)
-    this.putBranch(nail.branch, nails, holeField(nail, 'seen'))
+    this.putBranch(nail.branch, (now) => withHole(now, nail.number, 'seen', value), holeField(nail, 'seen'))
   }
 
   protected setKeepClear(keepClear: KeepClear[]): void {
@@ -200,11 +199,14 @@ export class NailStep {
     this.store.dispatch(benchActions.setEntry({ field, text: entry }))
   protected settle = (): void => this.store.dispatch(benchActions.settle())
 
-  protected putBranch(branch: Branch, nails: BranchNails, touched: string): void {
-    this.put({ ...this.asked(), [branch]: nails }, touched)
+  protected putBranch(branch: Branch, edit: (now: BranchNails) => BranchNails, touched: string): void {
+    this.put((now) => ({ ...now, [branch]: edit(now[branch]) }), touched)
   }
 
-  private put(nails: NailPlan, touched: string): void {
-    this.store.dispatch(benchActions.setShoe({ shoe: { ...this.draft().shoe, nails }, touched }))
+  /** What is changed is the shoe as it stands now, not as it was drawn last: a quick hand is ahead of the screen. */
+  private put(edit: (now: NailPlan) => NailPlan, touched: string): void {
+    const { shoe } = this.standing() ?? this.draft()
+    const nails = edit(resolveNails(shoe.nails))
+    this.store.dispatch(benchActions.setShoe({ shoe: { ...shoe, nails }, touched }))
   }
 }

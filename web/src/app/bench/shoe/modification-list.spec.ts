@@ -28,7 +28,9 @@ async function show(modifications: Given, inputs: Record<string, unknown> = {}) 
   fixture.componentRef.setInput('modifications', modifications)
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value)
   const changes: { modifications: Given; touched: string }[] = []
-  fixture.componentInstance.changed.subscribe((change) => changes.push(change))
+  fixture.componentInstance.changed.subscribe(({ edit, touched }) =>
+    changes.push({ modifications: edit(fixture.componentInstance.modifications()), touched }),
+  )
   await fixture.whenStable()
   const element = fixture.nativeElement as HTMLElement
   const offers = () => [...element.querySelectorAll<HTMLButtonElement>('.offers button')]

@@ -177,7 +177,8 @@ export class ModificationList {
   /** Texts that could not be read as figures, by field. */
   readonly entries = input<Record<string, string>>({})
 
-  readonly changed = output<{ modifications: Given; touched: string }>()
+  /** A change of the list, to be made to it as it is by then. */
+  readonly changed = output<{ edit: (now: Given) => Given; touched: string }>()
   readonly unread = output<{ field: string; text: string }>()
   readonly left = output()
   /** The farrier wants to see what each would look like. */
@@ -250,35 +251,32 @@ export class ModificationList {
   }
 
   protected choose(at: number, key: string, option: string, touched: string): void {
-    const modifications = this.modifications().map((given, i) =>
-      i === at ? { ...given, [key]: option } : given,
-    )
-    this.changed.emit({ modifications, touched })
+    this.changed.emit({
+      edit: (now) => now.map((given, i) => (i === at ? { ...given, [key]: option } : given)),
+      touched,
+    })
     this.left.emit()
   }
 
   protected add(kind: string): void {
-    this.changed.emit({ modifications: [...this.modifications(), { kind }], touched: `mod.${kind}` })
+    this.changed.emit({ edit: (now) => [...now, { kind }], touched: `mod.${kind}` })
     this.left.emit()
     this.focusOn(`[data-modification="${kind}"]`)
   }
 
   protected takeOff(at: number, kind: string): void {
-    this.changed.emit({
-      modifications: this.modifications().filter((_, i) => i !== at),
-      touched: `mod.${kind}`,
-    })
+    this.changed.emit({ edit: (now) => now.filter((_, i) => i !== at), touched: `mod.${kind}` })
     this.left.emit()
     const next = this.modifications()[at + 1]?.kind ?? this.modifications()[at - 1]?.kind
     this.focusOn(next ? `[data-modification="${next}"]` : '[data-offers]')
   }
 
   protected set(at: number, key: string, value: number | undefined, touched: string): void {
-    const modifications = this.modifications().map((given, i) => {
-      if (i !== at) return given
-      const { [key]: _old, ...rest } = given
-      return (value === undefined ? rest : { ...rest, [key]: value }) as Given[number]
+    const changed = ({ [key]: _old, ...rest }: Given[number]) =>
+      (value === undefined ? rest : { ...rest, [key]: value }) as Given[number]
+    this.changed.emit({
+      edit: (now) => now.map((given, i) => (i === at ? changed(given) : given)),
+      touched,
     })
-    this.changed.emit({ modifications, touched })
   }
 }
