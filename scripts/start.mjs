@@ -9,5 +9,7 @@ ensureBuilt()
 const env = { ...process.env, NODE_ENV: 'production', CRESCENT_LOG: process.env.CRESCENT_LOG ?? 'info' }
 const data = resolve(process.env.CRESCENT_DATA ?? join(root, 'data'))
 if (process.argv.includes('--empty')) must(process.execPath, ['server/dist/begin.js'], { env })
-else if (!existsSync(join(data, 'crescent.sqlite'))) must(process.execPath, ['server/dist/seed.js'], { env })
+// The seed itself looks whether anything of a practice lies there.
+else if (!existsSync(join(data, 'crescent.sqlite')))
+  must(process.execPath, ['server/dist/seed.js', '--if-none'], { env })
 start(process.execPath, ['server/dist/main.js'], { env }).on('exit', (code) => process.exit(code ?? 1))

@@ -10,6 +10,7 @@ await build({
     'src/commands/backup.ts',
     'src/commands/restore.ts',
     'src/commands/begin.ts',
+    'src/commands/check.ts',
   ],
   outdir: 'dist',
   entryNames: '[name]',

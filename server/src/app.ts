@@ -9,10 +9,16 @@ import { pino, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Config } from './config'
 import type { Practice } from './database/practice'
+import { knownCallers } from './http/callers'
 import { answerError, noRoute } from './http/errors'
+import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
 import { handler } from './http/route'
+import { open, signIn } from './http/sign-in'
 import { routes } from './routes'
+
+/** Requests are counted within this, ms. */
+const WINDOW = 10_000
 
 /** The whole server as an Express application: the API under /api, the screens everywhere else. */
 export function makeApp(
@@ -38,20 +44,46 @@ export function makeApp(
   )
   // For one farrier on one machine a tighter packing is worth its milliseconds.
   app.use(compression({ level: 9, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } } }))
-  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => !request.url?.startsWith('/api') } }))
+  app.use(
+    pinoHttp({
+      logger: log,
+      autoLogging: { ignore: (request) => !request.url?.startsWith('/api') },
+      // Without the query: what somebody searches for is nobody else's business. No headers: they carry the session.
+      serializers: {
+        req: ({ id, method, url }: { id: unknown; method: string; url: string }) => ({
+          id,
+          method,
+          url: url.split('?')[0],
+        }),
+        res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      },
+    }),
+  )
 
+  app.use(knownCallers(config))
   const api = express.Router()
   // Enough for the quickest hand, not for a script gone wild.
-  api.use(rateLimit({ windowMs: 10_000, limit: 2_000, standardHeaders: 'draft-8', legacyHeaders: false }))
+  api.use(
+    rateLimit({
+      windowMs: WINDOW,
+      limit: 2_000,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      store: new MonotonicStore(WINDOW),
+    }),
+  )
   api.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
   })
+  api.use(config.password === undefined ? open : signIn(config.password))
   const description = describeRoutes(routes)
   api.get('/openapi.json', (_request, response) => void response.json(description))
+  const readJson = express.json({ limit: '1mb' })
   for (const route of routes) {
-    const readJson = express.json({ limit: route.limit ?? '1mb' })
-    api[route.method](route.path, readJson, handler(route, practice, config.dataFolder))
+    const run = handler(route, practice, config.dataFolder)
+    if (route.streams) api[route.method](route.path, run)
+    else api[route.method](route.path, readJson, run)
   }
   api.use(noRoute)
   app.use('/api', api)

@@ -17,6 +17,31 @@ describe('readConfig', () => {
     })
   })
 
+  it('takes what is set to nothing as not set', () => {
+    expect(readConfig({ CRESCENT_HOST: '', CRESCENT_PORT: ' ' })).toMatchObject({
+      host: '127.0.0.1',
+      port: 4300,
+    })
+  })
+
+  it.each(['0.0.0.0', '::', '192.168.1.20', 'barn.local'])(
+    'does not listen at %s without a password',
+    (host) => {
+      expect(() => readConfig({ CRESCENT_HOST: host })).toThrow('set CRESCENT_PASSWORD')
+      expect(() => readConfig({ CRESCENT_HOST: host, CRESCENT_PASSWORD: 'short' })).toThrow('at least 8')
+      expect(readConfig({ CRESCENT_HOST: host, CRESCENT_PASSWORD: 'long enough' })).toMatchObject({ host })
+    },
+  )
+
+  it.each(['localhost', '127.0.0.1', '127.8.0.1', '::1'])('needs none at %s', (host) => {
+    expect(readConfig({ CRESCENT_HOST: host }).password).toBeUndefined()
+  })
+
+  it('refuses an origin that is no address', () => {
+    expect(() => readConfig({ CRESCENT_ORIGIN: 'barn' })).toThrow('is no address')
+    expect(readConfig({ CRESCENT_ORIGIN: 'http://barn.local:4300' }).origin?.host).toBe('barn.local:4300')
+  })
+
   it.each(['http', '70000', '-1', '43.5'])('refuses the port %s and says the range', (port) => {
     expect(() => readConfig({ CRESCENT_PORT: port })).toThrow('between 0 and 65535')
   })

@@ -1,13 +1,22 @@
+import { existsSync } from 'node:fs'
 import { createServer } from 'node:http'
 import { pino } from 'pino'
 import { makeApp } from './app'
-import { readConfig } from './config'
+import { failPlainly } from './commands/plainly'
+import { readConfig, type Config } from './config'
+import { finishExchange } from './database/aside'
+import { practiceFiles, tidy } from './database/files'
 import { databaseFile } from './database/open'
-import { openPractice } from './database/practice'
+import { openPractice, type Practice } from './database/practice'
+import { finishSwap } from './database/swap'
 
-const config = readConfig()
+/** A signal that comes twice within this is one Ctrl-C that reached us on two ways, ms. */
+const SAME_SIGNAL = 1_000
+/** Requests that run get so long to end, ms. */
+const PATIENCE = 10_000
+
+const [config, practice] = open()
 const log = pino({ level: config.logLevel })
-const practice = openPractice(databaseFile(config.dataFolder))
 const server = createServer(makeApp(practice, config, log))
 
 server.on('error', (error: NodeJS.ErrnoException) => {
@@ -24,18 +33,44 @@ server.listen(config.port, config.host, () => {
   log.info({ data: config.dataFolder }, `Crescent is at http://${config.host}:${port}`)
 })
 
-/** Lets running requests finish, then closes the database; a second signal does not wait. */
-let stopping = false
+/** Everything an earlier run left half way is ended first. */
+function open(): [Config, Practice] {
+  try {
+    const read = readConfig()
+    const { dataFolder } = read
+    finishSwap(dataFolder)
+    finishExchange(dataFolder)
+    tidy(dataFolder)
+    const lying = practiceFiles(dataFolder)
+    if (lying.length > 0 && !existsSync(databaseFile(dataFolder)))
+      console.error(
+        `No crescent.sqlite in ${dataFolder}, but ${lying.join(', ')}: an empty practice is opened beside them`,
+      )
+    return [read, openPractice(databaseFile(dataFolder))]
+  } catch (error) {
+    failPlainly(error)
+  }
+}
+
+/** Lets running requests finish, then closes the database; who asks again does not wait. */
+let stoppingSince: number | undefined
 function stop(signal: string): void {
-  if (stopping) process.exit(1)
-  stopping = true
+  if (stoppingSince !== undefined) {
+    if (performance.now() - stoppingSince > SAME_SIGNAL) server.closeAllConnections()
+    return
+  }
+  stoppingSince = performance.now()
   log.info(`${signal}: stopping`)
-  const giveUp = setTimeout(() => process.exit(1), 10_000)
-  giveUp.unref()
+  // A connection that is kept open after its last answer would hold the end up.
+  const idle = setInterval(() => server.closeIdleConnections(), 100)
+  // What has not ended by then is broken off, so that whoever waits for it sees it.
+  const giveUp = setTimeout(() => server.closeAllConnections(), PATIENCE)
   server.close(() => {
+    clearInterval(idle)
+    clearTimeout(giveUp)
     practice.db.close()
     log.info('stopped')
-    process.exit(0)
+    process.exitCode = 0
   })
   server.closeIdleConnections()
 }

@@ -1,10 +1,14 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
+import { Readable } from 'node:stream'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
 import { pino } from 'pino'
 import type { Express } from 'express'
 import { makeApp } from './app'
+import type { Config } from './config'
+import { importLibrary, type ImportReport } from './database/library-in'
+import { libraryText } from './database/library-out'
 import { databaseFile } from './database/open'
 import { openPractice, type Practice } from './database/practice'
 
@@ -16,10 +20,17 @@ export interface Bed {
   remove: () => void
 }
 
-export function makeBed(): Bed {
+export function makeBed(more: Partial<Config> = {}): Bed {
   const dataFolder = mkdtempSync(join(tmpdir(), 'crescent-test-'))
   const practice = openPractice(databaseFile(dataFolder))
-  const config = { dataFolder, host: '127.0.0.1', port: 0, webFolder: dataFolder, logLevel: 'silent' }
+  const config = {
+    dataFolder,
+    host: '127.0.0.1',
+    port: 0,
+    webFolder: dataFolder,
+    logLevel: 'silent',
+    ...more,
+  }
   return {
     app: makeApp(practice, config, pino({ level: 'silent' })),
     practice,
@@ -29,6 +40,22 @@ export function makeBed(): Bed {
       rmSync(dataFolder, { recursive: true, force: true })
     },
   }
+}
+
+/** For tests: the whole library of a practice, as it goes out. */
+export async function libraryOf({ practice }: Pick<Bed, 'practice'>): Promise<Record<string, never[]>> {
+  let text = ''
+  for await (const piece of libraryText(practice.db.name)) text += piece
+  return JSON.parse(text) as Record<string, never[]>
+}
+
+/** For tests: brings in a library, in pieces as a file arrives. */
+export async function bringIn({ practice }: Pick<Bed, 'practice'>, library: unknown): Promise<ImportReport> {
+  const text = Buffer.from(typeof library === 'string' ? library : JSON.stringify(library))
+  const pieces = Array.from({ length: Math.ceil(text.length / 700) }, (_, i) =>
+    text.subarray(i * 700, (i + 1) * 700),
+  )
+  return importLibrary(practice.db.name, Readable.from(pieces))
 }
 
 export const FOOT = {

@@ -17,6 +17,16 @@ export const beginSchema = z
   })
   .strict()
 
+/** What goes with a record that is erased for good, and how many backups still hold it. */
+export interface Erasure {
+  /** Names of the horses. */
+  horses: string[]
+  visits: number
+  patterns: number
+  feet: number
+  backups: number
+}
+
 export type UsualShoe = z.infer<typeof usualShoeSchema>
 export type Beginning = z.infer<typeof beginSchema>
 

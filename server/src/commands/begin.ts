@@ -1,15 +1,30 @@
 // npm start -- --empty: sets the demo aside, so that an empty practice is opened; a practice of one's own stays.
 import { existsSync } from 'node:fs'
 import { readConfig } from '../config'
-import { asideFile, closeWhole, moveDatabase, swapAside, whatLiesAside } from '../database/aside'
+import {
+  asideFile,
+  closeWhole,
+  finishExchange,
+  moveDatabase,
+  swapAside,
+  whatLiesAside,
+} from '../database/aside'
 import { databaseFile } from '../database/open'
 import { openPractice } from '../database/practice'
+import { finishSwap } from '../database/swap'
+import { failPlainly } from './plainly'
 
-const { dataFolder } = readConfig()
-const file = databaseFile(dataFolder)
-if (!existsSync(file)) {
-  console.log('There is no data yet: an empty practice is opened')
-} else {
+try {
+  const { dataFolder } = readConfig()
+  finishSwap(dataFolder)
+  finishExchange(dataFolder)
+  begin(dataFolder, databaseFile(dataFolder))
+} catch (error) {
+  failPlainly(error)
+}
+
+function begin(dataFolder: string, file: string): void {
+  if (!existsSync(file)) return console.log('There is no data yet: an empty practice is opened')
   const practice = openPractice(file)
   const { demo } = practice.facts.current()
   if (!demo) {

@@ -1,37 +1,48 @@
-// Fills an empty practice with the demo data: npm run seed [-- --if-empty]
-import { readFileSync } from 'node:fs'
+// Fills an empty data folder with the demo data: npm run seed [-- --if-none]
+import { readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { readConfig } from '../config'
+import { closeWhole, moveDatabase } from '../database/aside'
+import { practiceFiles, TAILS } from '../database/files'
 import { databaseFile } from '../database/open'
 import { openPractice } from '../database/practice'
 import { demoSchema } from '../demo/schema'
 import { seedDemo } from '../demo/seed'
+import { failPlainly } from './plainly'
 
-const practice = openPractice(databaseFile(readConfig().dataFolder))
 try {
-  if (practice.horses.list('1 LIMIT 1').length > 0) {
-    console.log('There is data already: nothing was added')
-  } else {
-    // Both src/commands and dist lie this far below the root, so that one address serves both.
-    const file = [
-      new URL('../../../demo/practice.json', import.meta.url),
-      new URL('../../demo/practice.json', import.meta.url),
-    ]
-      .map((url) => fileURLToPath(url))
-      .find((path) => readable(path))
-    if (!file) throw new Error('demo/practice.json is missing')
-    seedDemo(practice, demoSchema.parse(JSON.parse(readFileSync(file, 'utf8'))), new Date())
-    console.log(`Seeded ${practice.horses.list().length} horses`)
-  }
-} finally {
-  practice.db.close()
+  const { dataFolder } = readConfig()
+  const lying = practiceFiles(dataFolder)
+  if (lying.length > 0) {
+    // Where a practice's files lie, whatever became of its database, nothing made up is put beside them.
+    if (!process.argv.includes('--if-none'))
+      console.log(`There is data in ${dataFolder} already (${lying.join(', ')}): nothing was added`)
+  } else seed(dataFolder)
+} catch (error) {
+  failPlainly(error)
 }
 
-function readable(path: string): boolean {
-  try {
-    readFileSync(path)
-    return true
-  } catch {
-    return false
+/** Made under another name and only then put in its place: a seed that is killed is begun again by the next start. */
+function seed(dataFolder: string): void {
+  const making = join(dataFolder, 'seeding.sqlite')
+  for (const tail of ['', ...TAILS]) rmSync(making + tail, { force: true })
+  const practice = openPractice(making)
+  seedDemo(practice, demoSchema.parse(JSON.parse(demoText())), new Date())
+  const horses = practice.horses.list().length
+  closeWhole(practice.db)
+  moveDatabase(making, databaseFile(dataFolder))
+  console.log(`Seeded ${horses} horses`)
+}
+
+/** Both src/commands and dist lie this far below the root, so that one address serves both. */
+function demoText(): string {
+  for (const address of ['../../../demo/practice.json', '../../demo/practice.json']) {
+    try {
+      return readFileSync(fileURLToPath(new URL(address, import.meta.url)), 'utf8')
+    } catch {
+      // The other one, then.
+    }
   }
+  throw new Error('demo/practice.json is missing')
 }

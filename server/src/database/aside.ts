@@ -52,14 +52,24 @@ export function setAside(practice: Practice, dataFolder: string): void {
   reopen(practice, dataFolder, () => moveDatabase(databaseFile(dataFolder), asideFile(dataFolder)))
 }
 
+const passing = (dataFolder: string): string => `${asideFile(dataFolder)}.passing`
+
+/** Ends an exchange that was cut short: forward where its middle was reached, else back. */
+export function finishExchange(dataFolder: string): void {
+  const waiting = passing(dataFolder)
+  if (!existsSync(waiting)) return
+  const to = existsSync(databaseFile(dataFolder)) ? asideFile(dataFolder) : databaseFile(dataFolder)
+  renameSync(waiting, to)
+}
+
 /** Opens what lies aside, and sets aside what is open. */
 export function swapAside(practice: Practice, dataFolder: string): void {
   const file = databaseFile(dataFolder)
   const aside = asideFile(dataFolder)
-  const passing = `${aside}.passing`
+  const waiting = passing(dataFolder)
   reopen(practice, dataFolder, () => {
-    moveDatabase(aside, passing)
+    moveDatabase(aside, waiting)
     moveDatabase(file, aside)
-    moveDatabase(passing, file)
+    moveDatabase(waiting, file)
   })
 }

@@ -1,10 +1,18 @@
-import { copyFileSync, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs'
-import { basename, join } from 'node:path'
+import { chmodSync, existsSync, linkSync, lstatSync, renameSync, rmSync } from 'node:fs'
+import { randomUUID } from 'node:crypto'
+import { basename, dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
-import { databaseFile, openDatabase, type Db } from './open'
+import { PRIVATE_FILE, privateFolder, syncToDisk } from './files'
+import type { Db } from './open'
 
 /** The file is damaged, or is no backup at all. */
 export class NotABackup extends Error {}
+
+/** The data itself is damaged: a copy of it would be no backup. */
+export class Damaged extends Error {}
+
+/** Something lies where a backup was to go. */
+export class Taken extends Error {}
 
 /** A name that sorts by time: `crescent-2026-11-23T09-30-00.sqlite`. */
 export const backupName = (at: Date): string =>
@@ -14,76 +22,100 @@ export const backupName = (at: Date): string =>
 export const backupFolder = (dataFolder: string): string => join(dataFolder, 'backups')
 
 /**
- * Writes a consistent copy of the database while it is in use. The copy only gets its name once it is whole.
+ * Writes a consistent copy of the database while it is in use. It only gets its name once it is whole, sound and on the
+ * disk.
  *
+ * @param replace a plain file of that name may be written over
  * @returns the file it wrote
+ * @throws Taken where something lies there that may not be written over
+ * @throws Damaged where the data is not sound
  */
-export async function backUp(db: Db, file: string): Promise<string> {
-  mkdirSync(join(file, '..'), { recursive: true })
-  const partial = `${file}.partial`
-  rmSync(partial, { force: true })
-  await db.backup(partial)
-  renameSync(partial, file)
-  return file
+export async function backUp(db: Db, file: string, { replace = false } = {}): Promise<string> {
+  refuseTaken(file, replace)
+  privateFolder(dirname(file))
+  const partial = `${file}.${randomUUID().slice(0, 8)}.partial`
+  try {
+    try {
+      await db.backup(partial)
+    } catch (error) {
+      if (isDamage(error)) throw new Damaged(DAMAGED)
+      throw error
+    }
+    if (!isSound(partial)) throw new Damaged(DAMAGED)
+    chmodSync(partial, PRIVATE_FILE)
+    syncToDisk(partial)
+    if (replace) renameSync(partial, file)
+    // A link is refused where another backup took the name meanwhile.
+    else linkSync(partial, file)
+    syncToDisk(dirname(file))
+    return file
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'EEXIST') throw taken(file)
+    throw error
+  } finally {
+    rmSync(partial, { force: true })
+  }
 }
 
-/**
- * Puts a backup in the place of the data. The server must be stopped. What was there before is kept beside it.
- *
- * @returns where the earlier data went, if there was any
- * @throws Error when the backup is damaged or is not a Crescent database
- */
-export function restore(dataFolder: string, backup: string): string | undefined {
-  if (!existsSync(backup)) throw new Error(`There is no file ${backup}`)
-  checkBackup(backup)
-  mkdirSync(dataFolder, { recursive: true })
-  const target = databaseFile(dataFolder)
-  const incoming = `${target}.incoming`
-  copyFileSync(backup, incoming)
-  let kept: string | undefined
-  if (existsSync(target)) {
-    const db = new Database(target, { timeout: 0 })
+/** Writes a copy into a folder, under the first name of this time that is free. */
+export async function backUpInto(db: Db, folder: string, at: Date, prefix = ''): Promise<string> {
+  const name = prefix + backupName(at)
+  for (let n = 1; ; n++) {
     try {
-      // An exclusive lock can be had only when nobody else has the file open: a running server would go on
-      // writing into the file that was moved away.
-      db.pragma('locking_mode = EXCLUSIVE')
-      db.pragma('wal_checkpoint(TRUNCATE)')
-      db.exec('BEGIN EXCLUSIVE; COMMIT')
-    } catch {
-      rmSync(incoming, { force: true })
-      throw new Error('The data is in use: stop Crescent first, then restore')
-    } finally {
-      db.close()
+      return await backUp(db, join(folder, n === 1 ? name : name.replace('.sqlite', `-${n}.sqlite`)))
+    } catch (error) {
+      if (!(error instanceof Taken)) throw error
     }
-    kept = `${target}.before-${new Date().toISOString().slice(0, 19).replace(/:/g, '-')}`
-    renameSync(target, kept)
   }
-  for (const tail of ['-wal', '-shm']) rmSync(target + tail, { force: true })
-  renameSync(incoming, target)
-  openDatabase(target).close()
-  return kept
+}
+
+const DAMAGED =
+  'The data is damaged: a copy of it would be no backup. Put the last sound backup back, and keep the file as it is'
+
+const taken = (file: string): Taken =>
+  new Taken(`${basename(file)} is there already: choose another name, or say that it may be replaced`)
+
+function refuseTaken(file: string, replace: boolean): void {
+  const there = lstatSync(file, { throwIfNoEntry: false })
+  if (!there) return
+  if (!there.isFile()) throw new Taken(`${file} is no plain file: a backup does not go there`)
+  if (!replace) throw taken(file)
+}
+
+/** Whether a fault says that the file itself is broken. */
+export const isDamage = (error: unknown): boolean =>
+  /^SQLITE_(CORRUPT|NOTADB)/.test(String((error as { code?: unknown } | null)?.code))
+
+/** Looks through a whole file; false where it is broken or no database. */
+export function isSound(file: string): boolean {
+  if (!existsSync(file)) return false
+  let db: Database.Database | undefined
+  try {
+    db = new Database(file, { readonly: true })
+    return db.pragma('integrity_check', { simple: true }) === 'ok'
+  } catch {
+    return false
+  } finally {
+    db?.close()
+  }
 }
 
 /**
  * Looks whether a file is a sound backup.
  *
- * @throws Error when it is not
+ * @throws NotABackup when it is not
  */
 export function checkBackup(file: string): void {
-  let db: Database.Database | undefined
-  try {
-    db = new Database(file, { readonly: true })
-    const sound = db.pragma('integrity_check', { simple: true })
-    const known = db
-      .prepare(`SELECT count(*) AS n FROM sqlite_master WHERE name IN ('horses', 'patterns')`)
-      .get() as {
-      n: number
-    }
-    if (sound === 'ok' && known.n === 2) return
-  } catch {
-    // Not a database at all: said below.
-  } finally {
-    db?.close()
-  }
+  if (isSound(file) && holdsPractice(file)) return
   throw new NotABackup(`${basename(file)} is not a sound Crescent backup: nothing was changed`)
+}
+
+function holdsPractice(file: string): boolean {
+  const db = new Database(file, { readonly: true })
+  try {
+    const known = `SELECT count(*) AS n FROM sqlite_master WHERE name IN ('horses', 'patterns')`
+    return (db.prepare(known).get() as { n: number }).n === 2
+  } finally {
+    db.close()
+  }
 }

@@ -1,111 +1,85 @@
 import * as z from 'zod'
 import {
+  asSnapshot,
   footRecordSchema,
   horseSchema,
   lookSchema,
   ownerSchema,
   patternSchema,
+  snapshotSchema,
   visitSchema,
   workshopRecordSchema,
 } from '@crescent/core/records/index'
-import type { StoredPattern } from '@crescent/core'
+import { planShoe, ProblemError, type Problem, type StoredPattern } from '@crescent/core'
+import { CHECKS } from './checks'
 import type { Practice } from './practice'
-import { Conflict, sameContent, type Stored } from './record-table'
+import type { Stored } from './record-table'
 
-const storedPatternSchema = patternSchema.extend({ result: z.looseObject({ cutLength: z.number() }) })
+/** What stands at the head of a library. */
+export const HEAD = {
+  format: z.literal('crescent-library'),
+  formatVersion: z.literal(1),
+  exportedAt: z.iso.datetime(),
+} as const
 
-/** The whole library as one open JSON file. */
-export const librarySchema = z
-  .object({
-    format: z.literal('crescent-library'),
-    formatVersion: z.literal(1),
-    exportedAt: z.iso.datetime(),
-    owners: z.array(ownerSchema),
-    horses: z.array(horseSchema),
-    visits: z.array(visitSchema),
-    patterns: z.array(storedPatternSchema),
-    patternVersions: z.array(storedPatternSchema),
-    footRecords: z.array(footRecordSchema),
-    // Absent in files written before looks were kept.
-    looks: z.array(lookSchema).default([]),
-    workshop: z.array(workshopRecordSchema),
-  })
-  .strict()
+const storedPatternSchema = patternSchema
+  .extend({ result: snapshotSchema })
+  .transform((pattern): StoredPattern => ({ ...pattern, result: asSnapshot(pattern.result) }))
 
-export type Library = z.infer<typeof librarySchema>
-
-/** What bringing in a library did. */
-export interface ImportReport {
-  added: number
-  unchanged: number
-  /** Records that are stored already and differ: the stored one was kept. */
-  kept: { kind: string; id: string }[]
+/** One list of a library: what its records are, and where they go. */
+export interface LibraryList<T extends Stored = Stored> {
+  /** What one of them is called. */
+  kind: string
+  schema: z.ZodType<T>
+  /** What cannot be though its form is right: the same as when it is sent. */
+  check: (record: T) => readonly Problem[]
+  table: (practice: Practice) => { get(id: string): T | undefined; bringIn(record: T): T }
 }
 
-/** Reads out everything, in one read transaction so that it fits together. */
-export function exportLibrary(practice: Practice): Library {
-  return practice.db.transaction((): Library => {
-    const patterns = practice.patterns.list()
-    return {
-      format: 'crescent-library',
-      formatVersion: 1,
-      exportedAt: new Date().toISOString(),
-      owners: practice.owners.list(),
-      horses: practice.horses.list(),
-      visits: practice.visits.list(),
-      patterns: patterns as unknown as Library['patterns'],
-      patternVersions: patterns.flatMap(({ id }) =>
-        practice.patterns.versions(id),
-      ) as unknown as Library['patterns'],
-      footRecords: practice.footRecords.list(),
-      looks: practice.looks.list(),
-      workshop: practice.workshop.list(),
-    }
-  })()
-}
+const list = <T extends Stored>(one: LibraryList<T>): LibraryList => one as unknown as LibraryList
 
-/** What a table must offer to take records in. */
-interface Intake<T extends Stored> {
-  get(id: string): T | undefined
-  bringIn(record: T): T
-}
-
-/**
- * Brings in a library: what is not here is added as it was, what is here stays as it is. All or nothing.
- */
-export function importLibrary(practice: Practice, library: Library): ImportReport {
-  const report: ImportReport = { added: 0, unchanged: 0, kept: [] }
-  const bring = <T extends Stored>(kind: string, records: readonly T[], table: Intake<T>) => {
-    for (const record of records) {
-      const stored = table.get(record.id)
-      if (stored && sameContent(stored, record)) report.unchanged++
-      else if (stored) report.kept.push({ kind, id: record.id })
-      else if (tryBringIn(table, record)) report.added++
-      else report.kept.push({ kind, id: record.id })
-    }
-  }
-  practice.db.transaction(() => {
-    bring('owner', library.owners, practice.owners)
-    bring('horse', library.horses, practice.horses)
-    bring('visit', library.visits, practice.visits)
-    bring('pattern', library.patterns as unknown as StoredPattern[], practice.patterns)
-    for (const version of library.patternVersions as unknown as StoredPattern[]) {
-      practice.patterns.bringInVersion(version)
-    }
-    bring('foot', library.footRecords, practice.footRecords)
-    bring('look', library.looks, practice.looks)
-    bring('workshop', library.workshop, practice.workshop)
-  })()
-  return report
-}
-
-/** False where another record already stands for the same foot of the same visit. */
-function tryBringIn<T extends Stored>(table: Intake<T>, record: T): boolean {
+/** A design that could not be made today is no pattern. */
+function planProblems({ foot, shoe, workshop }: StoredPattern): readonly Problem[] {
   try {
-    table.bringIn(record)
-    return true
+    planShoe(foot, shoe, workshop)
+    return []
   } catch (error) {
-    if (error instanceof Conflict) return false
+    if (error instanceof ProblemError) return error.problems
     throw error
   }
+}
+
+const none = (): Problem[] => []
+
+/** The lists of a library in their order: what is pointed at comes before what points at it. */
+export const LISTS: Readonly<Record<string, LibraryList>> = {
+  owners: list({ kind: 'owner', schema: ownerSchema, check: none, table: ({ owners }) => owners }),
+  horses: list({ kind: 'horse', schema: horseSchema, check: none, table: ({ horses }) => horses }),
+  visits: list({ kind: 'visit', schema: visitSchema, check: CHECKS.visit, table: ({ visits }) => visits }),
+  patterns: list({
+    kind: 'pattern',
+    schema: storedPatternSchema,
+    check: planProblems,
+    table: ({ patterns }) => patterns,
+  }),
+  // Earlier states of patterns: what could be made by the figures of their day is kept.
+  patternVersions: list({
+    kind: 'version',
+    schema: storedPatternSchema,
+    check: none,
+    table: ({ patterns }) => patterns,
+  }),
+  footRecords: list({
+    kind: 'foot',
+    schema: footRecordSchema,
+    check: CHECKS.footRecord,
+    table: ({ footRecords }) => footRecords,
+  }),
+  looks: list({ kind: 'look', schema: lookSchema, check: CHECKS.look, table: ({ looks }) => looks }),
+  workshop: list({
+    kind: 'workshop',
+    schema: workshopRecordSchema,
+    check: CHECKS.workshop,
+    table: ({ workshop }) => workshop,
+  }),
 }

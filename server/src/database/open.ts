@@ -1,7 +1,9 @@
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs'
+import { chmodSync, readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Database from 'better-sqlite3'
+import { rememberFile } from './faults'
+import { PRIVATE_FILE, privateFolder } from './files'
 
 export type Db = Database.Database
 
@@ -17,15 +19,19 @@ export const databaseFile = (dataFolder: string): string => join(dataFolder, 'cr
  * @throws Error when the file was written by a newer Crescent
  */
 export function openDatabase(file: string): Db {
-  mkdirSync(dirname(file), { recursive: true })
+  privateFolder(dirname(file))
   const db = new Database(file)
+  chmodSync(file, PRIVATE_FILE)
   db.pragma('journal_mode = WAL')
   // FULL: once a save is answered it survives a power cut, not only a crash of this process.
   db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')
   db.pragma('busy_timeout = 5000')
+  // What is erased is written over, not only forgotten.
+  db.pragma('secure_delete = ON')
   try {
     migrate(db)
+    rememberFile(db)
   } catch (error) {
     db.close()
     throw error

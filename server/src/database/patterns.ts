@@ -64,6 +64,11 @@ export function patterns(db: Db) {
     /** Every state of a pattern, the newest first. */
     versions: (id: string): StoredPattern[] =>
       (versionRows.all(id) as { body: string }[]).map(({ body }) => JSON.parse(body) as StoredPattern),
+    /** Every state of every pattern, each pattern's oldest first: for more than fit into memory. */
+    *eachVersion(): IterableIterator<StoredPattern> {
+      const rows = db.prepare('SELECT body FROM pattern_versions ORDER BY pattern_id, version').iterate()
+      for (const row of rows) yield JSON.parse((row as { body: string }).body) as StoredPattern
+    },
     /** Brings in an earlier state of a pattern that is here. */
     bringInVersion(pattern: StoredPattern): void {
       const { id, version, updatedAt } = pattern

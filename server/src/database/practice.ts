@@ -22,8 +22,10 @@ export interface Practice {
 }
 
 /** Opens the practice kept in a database file. */
-export function openPractice(file: string): Practice {
-  const db = openDatabase(file)
+export const openPractice = (file: string): Practice => practiceOn(openDatabase(file))
+
+/** The queries of a practice on a database that is open already. */
+export function practiceOn(db: Db): Practice {
   return {
     db,
     facts: facts(db),

@@ -1,9 +1,9 @@
-import { rmSync } from 'node:fs'
-import { join } from 'node:path'
 import type { Losses } from '@crescent/core'
-import { closeWhole, moveDatabase, reopen } from './aside'
-import { backUp, backupFolder, backupName, checkBackup } from './backup'
+import { closeWhole, reopen } from './aside'
+import { backUpInto, backupFolder, checkBackup, Damaged } from './backup'
 import { databaseFile, openDatabase, type Db } from './open'
+import { keepBeside, prepare } from './restore'
+import { swapIn } from './swap'
 import type { Practice } from './practice'
 
 /** Every table of records, with the way from a record to its horse. */
@@ -63,17 +63,21 @@ function versions(db: Db, table: string, horse: string): Map<string, { version: 
 /**
  * Puts a backup in the place of the open practice while the server runs.
  *
- * @returns the file in the backups that holds what was there before
+ * @returns the file that holds what was there before
  * @throws Error as `lossesOf` does; nothing is changed then
  */
 export async function putBack(practice: Practice, dataFolder: string, backup: string): Promise<string> {
-  checkBackup(backup)
-  closeWhole(openDatabase(backup))
-  const kept = await backUp(practice.db, join(backupFolder(dataFolder), `before-${backupName(new Date())}`))
-  const file = databaseFile(dataFolder)
+  await prepare(dataFolder, backup)
+  let kept: string | undefined
+  try {
+    kept = await backUpInto(practice.db, backupFolder(dataFolder), new Date(), 'before-')
+  } catch (error) {
+    // Damaged data is no backup, and must not stand in the way of one: it is kept as it is.
+    if (!(error instanceof Damaged)) throw error
+  }
   reopen(practice, dataFolder, () => {
-    for (const tail of ['', '-wal', '-shm']) rmSync(file + tail, { force: true })
-    moveDatabase(backup, file)
+    kept ??= keepBeside(databaseFile(dataFolder))
+    swapIn(dataFolder)
   })
-  return kept
+  return kept ?? ''
 }

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Db } from './open'
+import { nextStamp } from './stamps'
 
 /** What every stored record has. */
 export interface Stored {
@@ -39,6 +40,8 @@ export interface RecordTable<T extends Stored> {
   put(record: T): T
   /** Stores a record that is not here yet just as it was elsewhere: version and stamps stay. */
   bringIn(record: T): T
+  /** All records one after the other, by id: for more than fit into memory. */
+  each(): IterableIterator<T>
   /** All records, or those that a condition on columns picks. */
   list(where?: string, parameters?: Record<string, unknown>): T[]
   /** Turns a row of this table into its record. */
@@ -104,8 +107,12 @@ export function recordTable<T extends Stored>(
       (db.prepare(`SELECT * FROM ${table} WHERE ${where}`).all(parameters) as Record<string, unknown>[]).map(
         fromRow,
       ),
+    *each() {
+      const rows = db.prepare(`SELECT * FROM ${table} ORDER BY id`).iterate()
+      for (const row of rows) yield fromRow(row as Record<string, unknown>)
+    },
     bringIn(record) {
-      const now = new Date().toISOString()
+      const now = nextStamp(db)
       const brought = {
         ...record,
         version: Math.max(1, record.version),
@@ -116,17 +123,22 @@ export function recordTable<T extends Stored>(
       return brought
     },
     put(record) {
-      const now = new Date().toISOString()
       const stored = get(record.id)
       if (!stored) {
         if (record.version !== 0) throw new Conflict(undefined)
+        const now = nextStamp(db)
         const made = { ...record, version: 1, createdAt: now, updatedAt: now }
         insert.run(toRow(made))
         return made
       }
       if (stored.version === record.version + 1 && sameContent(stored, record)) return stored
       if (stored.version !== record.version) throw new Conflict(stored)
-      const changed = { ...record, version: record.version + 1, createdAt: stored.createdAt, updatedAt: now }
+      const changed = {
+        ...record,
+        version: record.version + 1,
+        createdAt: stored.createdAt,
+        updatedAt: nextStamp(db),
+      }
       update.run(toRow(changed))
       return changed
     },

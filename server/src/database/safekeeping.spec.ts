@@ -8,9 +8,10 @@ import { currentPatterns, MODIFICATIONS } from '@crescent/core'
 import { demoSchema } from '../demo/schema'
 import { seedDemo } from '../demo/seed'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../testing'
-import { backUp, restore } from './backup'
+import { backUp } from './backup'
 import { databaseFile, openDatabase } from './open'
 import { openPractice } from './practice'
+import { restore } from './restore'
 import { Conflict } from './record-table'
 
 const demo = demoSchema.parse(
@@ -31,7 +32,7 @@ describe('backup and restore', () => {
     addHorse(bed.practice, 'After')
     bed.practice.db.close()
 
-    const kept = restore(bed.dataFolder, file)
+    const kept = await restore(bed.dataFolder, file)
     const restored = openPractice(databaseFile(bed.dataFolder))
     const names = restored.horses.list().map((h) => h.name)
     expect(names).toContain('Before')
@@ -46,11 +47,11 @@ describe('backup and restore', () => {
     addHorse(bed.practice)
     const file = join(bed.dataFolder, 'copy.sqlite')
     await backUp(bed.practice.db, file)
-    expect(() => restore(bed.dataFolder, file)).toThrow('in use')
+    await expect(restore(bed.dataFolder, file)).rejects.toThrow('in use')
     const junk = join(bed.dataFolder, 'junk.sqlite')
     writeFileSync(junk, 'not a database at all')
-    expect(() => restore(bed.dataFolder, junk)).toThrow('not a sound Crescent backup')
-    expect(() => restore(bed.dataFolder, join(bed.dataFolder, 'none.sqlite'))).toThrow('no file')
+    await expect(restore(bed.dataFolder, junk)).rejects.toThrow('not a sound Crescent backup')
+    await expect(restore(bed.dataFolder, join(bed.dataFolder, 'none.sqlite'))).rejects.toThrow('no file')
     expect(bed.practice.horses.list()).toHaveLength(1)
   })
 

@@ -22,6 +22,9 @@ export class Refused extends Error {
   }
 }
 
+/** Something else is under way that must end first; the same request passes later. */
+export class Busy extends Error {}
+
 /** There is no such record. */
 export class NotFound extends Error {
   constructor(what: string) {
@@ -29,6 +32,10 @@ export class NotFound extends Error {
     this.name = 'NotFound'
   }
 }
+
+/** What does not fit a schema, by path. */
+export const problemsOf = ({ issues }: z.ZodError): RequestProblem[] =>
+  issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message }))
 
 /**
  * Reads what came in through its schema.
@@ -38,7 +45,5 @@ export class NotFound extends Error {
 export function read<S extends z.ZodType>(schema: S, value: unknown): z.output<S> {
   const result = schema.safeParse(value)
   if (result.success) return result.data
-  throw new BadRequest(
-    result.error.issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message })),
-  )
+  throw new BadRequest(problemsOf(result.error))
 }

@@ -1,9 +1,10 @@
 import { ProblemError, type Refusal } from '@crescent/core'
 import type { ErrorRequestHandler, RequestHandler } from 'express'
-import { NotABackup } from '../database/backup'
+import { Damaged, NotABackup } from '../database/backup'
+import { DataGone, faultInWords } from '../database/faults'
 import { TooNew } from '../database/open'
 import { Conflict, Misplaced } from '../database/record-table'
-import { BadRequest, NotFound, Refused } from './door'
+import { BadRequest, Busy, NotFound, Refused, type RequestProblem } from './door'
 
 /** Answers a request for something that no route serves. */
 export const noRoute: RequestHandler = (request, response) => {
@@ -24,11 +25,13 @@ function toAnswer(error: unknown): [number, Refusal] {
     status,
     { errors: [{ path: '', message }] },
   ]
-  if (error instanceof BadRequest) return [400, { errors: error.problems }]
+  if (error instanceof BadRequest) return [400, { errors: limited(error.problems) }]
   if (error instanceof ProblemError) {
-    return [400, { errors: error.problems.map(({ path, message }) => ({ path, message })) }]
+    return [400, { errors: limited(error.problems.map(({ path, message }) => ({ path, message }))) }]
   }
   if (error instanceof NotABackup || error instanceof TooNew) return one(400, error.message)
+  if (error instanceof Damaged || error instanceof DataGone) return one(503, error.message)
+  if (error instanceof Busy) return one(503, error.message)
   if (error instanceof Misplaced) return one(400, error.message)
   if (error instanceof Refused) return one(409, error.message)
   if (error instanceof NotFound) return one(404, error.message)
@@ -38,6 +41,8 @@ function toAnswer(error: unknown): [number, Refusal] {
       : 'This record is not here any more'
     return [409, { errors: [{ path: 'version', message }], current: error.current }]
   }
+  const fault = faultInWords(error)
+  if (fault) return one(503, `${fault}.`)
   if (isForeignKey(error)) return one(400, 'It points at a record that is not here')
   const status = (error as { status?: unknown } | null)?.status
   // Express's own readers: broken JSON, too large a body.
@@ -46,6 +51,17 @@ function toAnswer(error: unknown): [number, Refusal] {
   }
   return one(500, 'Something went wrong here; nothing was stored')
 }
+
+/** As many problems are told; how many more there are is said. */
+export const MOST_PROBLEMS = 100
+
+const limited = (problems: readonly RequestProblem[]): RequestProblem[] =>
+  problems.length <= MOST_PROBLEMS
+    ? [...problems]
+    : [
+        ...problems.slice(0, MOST_PROBLEMS),
+        { path: '', message: `And ${problems.length - MOST_PROBLEMS} more problems` },
+      ]
 
 const isForeignKey = (error: unknown): boolean =>
   (error as { code?: unknown } | null)?.code === 'SQLITE_CONSTRAINT_FOREIGNKEY'

@@ -1,6 +1,8 @@
 import type { Request, RequestHandler, Response } from 'express'
 import type * as z from 'zod'
+import { checkStillThere } from '../database/faults'
 import type { Practice } from '../database/practice'
+import { Busy } from './door'
 
 /** What a route has at hand. */
 export interface RouteContext {
@@ -21,16 +23,44 @@ export interface Route {
   query?: Record<string, string>
   /** Statuses it answers beside 200, with their meaning. */
   answers?: Record<number, string>
-  /** Largest body, where it is more than the usual 1 MB. */
-  limit?: string
+  /** Changes nothing that is stored, though it is no GET. */
+  reads?: boolean
+  /** Takes the body piece by piece as it comes; it is not read beforehand. */
+  streams?: boolean
   /** Answers JSON, unless it writes the response itself and returns undefined. */
   run: (context: RouteContext) => unknown
+}
+
+/** What one long change says while others have to wait for it. */
+const underWay = new WeakMap<Practice, string>()
+
+/**
+ * Does something long that nothing may change the data beside.
+ *
+ * @param what said to who would change something meanwhile
+ * @throws Busy where another such thing is under way
+ */
+export async function alone<T>(practice: Practice, what: string, work: () => Promise<T>): Promise<T> {
+  const before = underWay.get(practice)
+  if (before !== undefined) throw new Busy(`${before}: try again when it is done`)
+  underWay.set(practice, what)
+  try {
+    return await work()
+  } finally {
+    underWay.delete(practice)
+  }
 }
 
 /** Wraps a route's work for Express: waits for it and sends what it returns as JSON. */
 export const handler =
   (route: Route, practice: Practice, dataFolder: string): RequestHandler =>
   async (request, response) => {
+    if (route.method !== 'get' && !route.reads) {
+      const waitFor = underWay.get(practice)
+      // Waiting for the lock would hold up everybody.
+      if (waitFor !== undefined) throw new Busy(`${waitFor}: try again when it is done`)
+      checkStillThere(practice.db)
+    }
     const answer = await route.run({ practice, dataFolder, request, response })
     if (answer !== undefined) response.json(answer)
   }

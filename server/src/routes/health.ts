@@ -4,13 +4,11 @@ export const healthRoutes: Route[] = [
   {
     method: 'get',
     path: '/health',
-    summary: 'Whether the server and its database are well',
-    answers: { 503: 'The database is damaged' },
-    run: ({ practice, response }) => {
-      const integrity = practice.db.pragma('integrity_check', { simple: true }) as string
-      const well = integrity === 'ok'
-      if (!well) response.status(503)
-      return { status: well ? 'ok' : 'damaged', integrity, uptimeSeconds: Math.round(process.uptime()) }
+    summary: 'Whether the server answers and its database can be read; npm run check looks through all of it',
+    answers: { 503: 'The database cannot be read' },
+    run: ({ practice }) => {
+      practice.db.prepare('SELECT count(*) FROM sqlite_master').get()
+      return { status: 'ok', uptimeSeconds: Math.round(process.uptime()) }
     },
   },
 ]

@@ -1,4 +1,5 @@
 import type { Route } from '../http/route'
+import { erasingRoutes } from './erasing'
 import { healthRoutes } from './health'
 import { horseRoutes } from './horses'
 import { joiningRoutes } from './joining'
@@ -22,6 +23,7 @@ export const routes: readonly Route[] = [
   ...ownerRoutes,
   ...horseRoutes,
   ...joiningRoutes,
+  ...erasingRoutes,
   ...visitRoutes,
   ...lookRoutes,
   ...patternRoutes,

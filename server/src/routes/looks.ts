@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { advise, gatesOf, closedGates, readFoot, type Advice, type Gate } from '@crescent/core'
 import { footSchema, lookSchema, sideSchema } from '@crescent/core/records/index'
+import { CHECKS } from '../database/checks'
 import { read } from '../http/door'
 import type { Route } from '../http/route'
 import { recordRoutes } from './records'
@@ -24,12 +25,13 @@ interface AdviceAnswer {
 
 /** What was looked at, and what can be concluded from it. */
 export const lookRoutes: Route[] = [
-  ...recordRoutes('looks', 'look', lookSchema, (practice) => practice.looks),
+  ...recordRoutes('looks', 'look', lookSchema, (practice) => practice.looks, CHECKS.look),
   {
     method: 'post',
     path: '/advice',
     summary: 'Advice for one foot from what was looked at, and the findings that call for the vet',
     body: adviceRequest,
+    reads: true,
     answers: { 400: 'What does not fit, by path' },
     run: ({ request }): AdviceAnswer => {
       const { look, side, cycleWeeks, weeksSince, foot } = read(adviceRequest, request.body)

@@ -2,8 +2,7 @@ import { randomUUID } from 'node:crypto'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { planShoe, type NailTurning, type ShoeInput, type Visit } from '@crescent/core'
-import { exportLibrary, importLibrary, librarySchema } from '../database/library'
-import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../testing'
+import { addHorse, bringIn, FOOT, libraryOf, makeBed, SHOE, type Bed } from '../testing'
 
 let bed: Bed
 beforeEach(() => {
@@ -70,11 +69,11 @@ describe('what is stored of nails', () => {
     expect(stored.closeList).toEqual(closeList)
     expect(bed.practice.visits.get(visit.id)?.closeList).toEqual(closeList)
 
-    const library = JSON.parse(JSON.stringify(exportLibrary(bed.practice))) as { visits: Partial<Visit>[] }
-    for (const one of library.visits) delete one.closeList
+    const library = await libraryOf(bed)
+    for (const one of library['visits'] as Partial<Visit>[]) delete one.closeList
     const elsewhere = makeBed()
     try {
-      importLibrary(elsewhere.practice, librarySchema.parse(library))
+      await bringIn(elsewhere, library)
       expect(elsewhere.practice.visits.get(visit.id)?.closeList).toEqual({})
     } finally {
       elsewhere.remove()

@@ -14,6 +14,7 @@ export const planRoutes: Route[] = [
     path: '/plan',
     summary: 'From a foot and a shoe to outlines, iron, nails and cautions',
     body: planRequest,
+    reads: true,
     answers: { 400: 'Every figure that is missing or not possible, by path' },
     run: ({ request }) => {
       const { foot, shoe, workshop } = read(planRequest, request.body)

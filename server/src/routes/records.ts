@@ -1,8 +1,14 @@
+import { ProblemError, type Problem } from '@crescent/core'
 import type * as z from 'zod'
 import type { Practice } from '../database/practice'
 import type { Stored } from '../database/record-table'
 import { BadRequest, NotFound, read } from '../http/door'
 import type { Route } from '../http/route'
+
+/** @throws ProblemError where there are any */
+export function refuse(problems: readonly Problem[]): void {
+  if (problems.length > 0) throw new ProblemError(problems)
+}
 
 /** Reading one record and storing one, the same for every resource. */
 export function recordRoutes<T extends Stored>(
@@ -10,6 +16,7 @@ export function recordRoutes<T extends Stored>(
   what: string,
   schema: z.ZodType<T>,
   access: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T },
+  check: (record: T) => Problem[] = () => [],
 ): Route[] {
   return [
     {
@@ -37,6 +44,7 @@ export function recordRoutes<T extends Stored>(
         if (record.id !== request.params['id']) {
           throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
         }
+        refuse(check(record))
         return practice.db.transaction(() => access(practice).put(record)).immediate()
       },
     },

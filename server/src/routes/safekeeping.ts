@@ -1,24 +1,21 @@
+import { randomUUID } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
 import { basename, join } from 'node:path'
+import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { randomUUID } from 'node:crypto'
-import { backupFolder, backupName, backUp } from '../database/backup'
-import { exportLibrary, importLibrary, librarySchema, type Library } from '../database/library'
-import { libraryInWords } from '../http/library-words'
+import * as z from 'zod'
+import { backupFolder, backupName, backUp, backUpInto } from '../database/backup'
+import { passingFolder } from '../database/files'
+import { importLibrary } from '../database/library-in'
+import { libraryText } from '../database/library-out'
 import { lossesOf, putBack } from '../database/put-back'
+import { forgetStamps } from '../database/stamps'
 import { BadRequest, read } from '../http/door'
-import type { Route } from '../http/route'
+import { libraryInWords } from '../http/library-words'
+import { alone, type Route } from '../http/route'
 
-/** Reads a library file; what does not fit is told in words. */
-function readLibrary(body: unknown): Library {
-  try {
-    return read(librarySchema, body)
-  } catch (error) {
-    throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
-  }
-}
+const libraryQuery = z.object({ horse: z.uuid().optional() })
 
 /** Backup of the whole database, and the library as one open file out and in. */
 export const safekeepingRoutes: Route[] = [
@@ -26,17 +23,17 @@ export const safekeepingRoutes: Route[] = [
     method: 'post',
     path: '/backup',
     summary: 'Write a consistent copy into the data folder while the server runs',
-    run: async ({ practice, dataFolder }) => {
-      const file = await backUp(practice.db, join(backupFolder(dataFolder), backupName(new Date())))
-      return { file: basename(file) }
-    },
+    answers: { 503: 'The data is damaged, or there is no room' },
+    run: async ({ practice, dataFolder }) => ({
+      file: basename(await backUpInto(practice.db, backupFolder(dataFolder), new Date())),
+    }),
   },
   {
     method: 'get',
     path: '/backup',
     summary: 'Download a consistent copy of the database',
-    run: async ({ practice, response }) => {
-      const file = await backUp(practice.db, join(tmpdir(), `crescent-${randomUUID()}.sqlite`))
+    run: async ({ practice, dataFolder, response }) => {
+      const file = await backUp(practice.db, join(passingFolder(dataFolder), `${randomUUID()}.sqlite`))
       try {
         response.attachment(backupName(new Date())).type('application/vnd.sqlite3')
         await pipeline(createReadStream(file), response)
@@ -51,12 +48,16 @@ export const safekeepingRoutes: Route[] = [
     summary: 'Put a backup in the place of the data; what was there is kept among the backups',
     query: { look: '1: only tell what would be lost' },
     answers: { 400: 'No sound backup; nothing was changed' },
+    streams: true,
     run: async ({ practice, dataFolder, request }) => {
-      const file = join(dataFolder, `incoming-${randomUUID()}.sqlite`)
+      const file = join(passingFolder(dataFolder), `${randomUUID()}.sqlite`)
       try {
-        await pipeline(request, createWriteStream(file))
+        await pipeline(request, createWriteStream(file, { mode: 0o600 }))
         if (request.query['look'] === '1') return lossesOf(practice, file)
-        return { kept: basename(await putBack(practice, dataFolder, file)) }
+        const kept = await alone(practice, 'A backup is being put back', () =>
+          putBack(practice, dataFolder, file),
+        )
+        return { kept: basename(kept) }
       } finally {
         for (const tail of ['', '-wal', '-shm']) await rm(file + tail, { force: true })
       }
@@ -65,19 +66,37 @@ export const safekeepingRoutes: Route[] = [
   {
     method: 'get',
     path: '/library',
-    summary: 'The whole library as one JSON file',
-    run: ({ practice, response }) => {
-      response.attachment(`crescent-library-${new Date().toISOString().slice(0, 10)}.json`)
-      return exportLibrary(practice)
+    summary: 'The whole library as one JSON file, or one horse of it',
+    query: { horse: 'id of a horse: only it, with its owner' },
+    run: async ({ practice, request, response }) => {
+      const { horse } = read(libraryQuery, request.query)
+      const day = new Date().toISOString().slice(0, 10)
+      response.attachment(`crescent-${horse ? 'horse' : 'library'}-${day}.json`).type('application/json')
+      // Packing it would take longer than sending it to the same machine.
+      response.set('Cache-Control', 'no-store, no-transform')
+      await pipeline(Readable.from(libraryText(practice.db.name, horse)), response)
     },
   },
   {
     method: 'post',
     path: '/library',
     summary: 'Bring in a library: adds what is not here, keeps what is',
-    body: librarySchema,
-    limit: '256mb',
-    answers: { 400: 'What does not fit, by path; nothing was brought in' },
-    run: ({ practice, request }) => importLibrary(practice, readLibrary(request.body)),
+    answers: {
+      400: 'What does not fit, by path; nothing was brought in',
+      503: 'Another is being brought in',
+    },
+    streams: true,
+    run: ({ practice, request, response }) =>
+      alone(practice, 'A library is being brought in', async () => {
+        try {
+          return await importLibrary(practice.db.name, request)
+        } catch (error) {
+          // What is still on its way is not waited for.
+          response.set('Connection', 'close')
+          throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
+        } finally {
+          forgetStamps(practice.db)
+        }
+      }),
   },
 ]

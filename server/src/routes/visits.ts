@@ -1,12 +1,13 @@
 import type { VisitPage } from '@crescent/core'
 import { footRecordSchema, shoeingSchema, visitSchema } from '@crescent/core/records/index'
+import { CHECKS } from '../database/checks'
 import { saveShoeing } from '../database/shoeing'
 import { BadRequest, NotFound, read } from '../http/door'
 import type { Route } from '../http/route'
 import { recordRoutes } from './records'
 
 export const visitRoutes: Route[] = [
-  ...recordRoutes('visits', 'visit', visitSchema, (practice) => practice.visits),
+  ...recordRoutes('visits', 'visit', visitSchema, (practice) => practice.visits, CHECKS.visit),
   {
     method: 'get',
     path: '/visits/:id/page',
@@ -57,5 +58,11 @@ export const visitRoutes: Route[] = [
       return practice.db.transaction(() => saveShoeing(practice, sent)).immediate()
     },
   },
-  ...recordRoutes('foot-records', 'foot record', footRecordSchema, (practice) => practice.footRecords),
+  ...recordRoutes(
+    'foot-records',
+    'foot record',
+    footRecordSchema,
+    (practice) => practice.footRecords,
+    CHECKS.footRecord,
+  ),
 ]

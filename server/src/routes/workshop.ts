@@ -1,7 +1,8 @@
-import { checkWorkshop, ProblemError, resolveWorkshop } from '@crescent/core'
 import { workshopRecordSchema } from '@crescent/core/records/index'
+import { CHECKS } from '../database/checks'
 import { read } from '../http/door'
 import type { Route } from '../http/route'
+import { refuse } from './records'
 
 export const workshopRoutes: Route[] = [
   {
@@ -18,8 +19,7 @@ export const workshopRoutes: Route[] = [
     answers: { 400: 'Figures that no workshop has', 409: 'Changed elsewhere since it was read' },
     run: ({ practice, request }) => {
       const record = read(workshopRecordSchema, request.body)
-      const problems = checkWorkshop(resolveWorkshop(record.figures))
-      if (problems.length > 0) throw new ProblemError(problems)
+      refuse(CHECKS.workshop(record))
       const id = practice.workshop.current().id
       return practice.db.transaction(() => practice.workshop.put({ ...record, id })).immediate()
     },

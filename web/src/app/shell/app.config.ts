@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch } from '@angular/common/http'
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http'
 import { isDevMode, provideBrowserGlobalErrorListeners, type ApplicationConfig } from '@angular/core'
 import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router'
 import { provideEffects } from '@ngrx/effects'
@@ -11,6 +11,7 @@ import * as settingsEffects from '../state/settings/settings.effects'
 import { settingsFeature } from '../state/settings/settings.feature'
 import { routes } from './app.routes'
 import { provideIcons } from './icons'
+import { signInFirst } from './sign-in'
 import { CrescentTitle } from './title'
 
 declare const ngDevMode: boolean | undefined
@@ -18,7 +19,7 @@ declare const ngDevMode: boolean | undefined
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([signInFirst])),
     provideRouter(routes, withComponentInputBinding()),
     { provide: TitleStrategy, useClass: CrescentTitle },
     provideStore({

@@ -1,6 +1,5 @@
 import type { Losses } from '@crescent/core'
-
-const many = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`
+import { many } from '../common/many'
 
 /** What putting a backup back would lose, in words. */
 export function lossesText({ records, horses, moreHorses, brings }: Losses): string {

@@ -12,7 +12,7 @@ import { MatIcon } from '@angular/material/icon'
 import { MatSlider, MatSliderThumb } from '@angular/material/slider'
 import { USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop, type WorkshopRecord } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { filter, switchMap } from 'rxjs'
+import { filter, finalize, type Subscription, switchMap } from 'rxjs'
 import { FigureField } from '../bench/figure-field'
 import { FigureText } from '../drawing/figure-text'
 import { Api, conflictOf, failureText } from '../state/api'
@@ -94,7 +94,11 @@ export class SettingsDialog {
   private readonly stored = signal<WorkshopRecord | undefined>(undefined)
   protected readonly values = signal<Partial<Workshop>>({})
   protected readonly entries = signal<Record<string, string>>({})
+  /** How much of a library has been brought in, 0 to 1, while one is. */
+  protected readonly sending = signal<number | undefined>(undefined)
+  private importing: Subscription | undefined
   protected readonly said = signal<{ text: string; bad: boolean } | undefined>(undefined)
+  protected readonly percent = computed(() => Math.round((this.sending() ?? 0) * 100))
   protected readonly card = computed(() => CARD_WIDTH * this.settings().pixelsPerMm)
   protected readonly cardHeight = computed(() => 53.98 * this.settings().pixelsPerMm)
 
@@ -152,26 +156,34 @@ export class SettingsDialog {
     })
   }
 
-  protected async bringIn(input: HTMLInputElement): Promise<void> {
+  protected bringIn(input: HTMLInputElement): void {
     const file = input.files?.[0]
     input.value = ''
     if (!file) return
-    let library: unknown
-    try {
-      library = JSON.parse(await file.text())
-    } catch {
-      this.said.set({ text: `${file.name} is not a library: it is no JSON file.`, bad: true })
-      return
-    }
-    this.api.importLibrary(library).subscribe({
-      next: ({ added, unchanged, kept }) =>
-        this.said.set({
-          text: `${added} records added, ${unchanged} were here already, ${kept.length} differ and were kept as they are here.`,
-          bad: false,
-        }),
-      error: (error: unknown) =>
-        this.said.set({ text: `Nothing was brought in. ${failureText(error).slice(0, 300)}`, bad: true }),
-    })
+    this.said.set(undefined)
+    this.sending.set(0)
+    this.importing = this.api
+      .importLibrary(file)
+      .pipe(finalize(() => this.sending.set(undefined)))
+      .subscribe({
+        next: ({ share, answer }) => {
+          this.sending.set(share)
+          if (!answer) return
+          const { added, unchanged, kept, keptMore } = answer
+          this.said.set({
+            text: `${added} records added, ${unchanged} were here already, ${kept.length + keptMore} differ and were kept as they are here.`,
+            bad: false,
+          })
+        },
+        error: (error: unknown) =>
+          this.said.set({ text: `Nothing was brought in. ${failureText(error).slice(0, 600)}`, bad: true }),
+      })
+  }
+
+  /** Nothing of what was sent so far stays. */
+  protected breakOff(): void {
+    this.importing?.unsubscribe()
+    this.said.set({ text: 'Broken off: nothing was brought in.', bad: false })
   }
 
   /** What it would lose is named first; what is here now is kept among the backups. */

@@ -3,7 +3,7 @@ import { MatButton, MatIconButton } from '@angular/material/button'
 import { MatDialog } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
-import { RouterLink } from '@angular/router'
+import { Router, RouterLink } from '@angular/router'
 import {
   commonName,
   currentPatterns,
@@ -21,6 +21,7 @@ import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import type { VersionsDialogData } from '../bench/versions-dialog'
+import type { EraseDialogData } from './erase-dialog'
 import type { JoinDialogData } from './join-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 import { Help } from '../help/help'
@@ -35,6 +36,7 @@ import { Help } from '../help/help'
 })
 export class HorsePageView {
   readonly horseId = input.required<string>()
+  private readonly router = inject(Router)
 
   private readonly store = inject(Store)
   private readonly dialog = inject(MatDialog)
@@ -120,6 +122,27 @@ export class HorsePageView {
       .afterClosed()
       .subscribe((joined) => {
         if (joined) this.again()
+      })
+  }
+
+  /** Its owner goes with all horses, it alone with everything of its own: afterwards this page is about nothing. */
+  protected async erase(kind: 'horse' | 'owner'): Promise<void> {
+    const { horse, owner, visits } = this.page()!
+    const record = kind === 'horse' ? horse : owner
+    if (!record) return
+    const { EraseDialog } = await import('./erase-dialog')
+    const { id, version, name } = record
+    this.dialog
+      .open<unknown, EraseDialogData, boolean>(EraseDialog, {
+        data: {
+          ...{ kind, id, version, name, visitIds: visits.map((visit) => visit.id) },
+          ...(kind === 'horse' && { horseId: horse.id }),
+        },
+        width: '480px',
+      })
+      .afterClosed()
+      .subscribe((erased) => {
+        if (erased) void this.router.navigate(['/stable'])
       })
   }
 

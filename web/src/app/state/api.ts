@@ -2,6 +2,7 @@ import { HttpClient, HttpErrorResponse, HttpParams } from '@angular/common/http'
 import { inject, Injectable } from '@angular/core'
 import type {
   Beginning,
+  Erasure,
   FootRecord,
   Horse,
   HorsePage,
@@ -22,11 +23,13 @@ import type {
   WorkshopRecord,
 } from '@crescent/core'
 import type { Observable } from 'rxjs'
+import { upload, type Upload } from './upload'
 
 export interface ImportReport {
   added: number
   unchanged: number
   kept: { kind: string; id: string }[]
+  keptMore: number
 }
 
 /** A foot and its pattern as they are stored. */
@@ -93,8 +96,13 @@ export class Api {
   putBack = (file: Blob): Observable<{ kept: string }> =>
     this.http.post<{ kept: string }>('/api/restore', file, OCTETS)
   writeBackup = (): Observable<{ file: string }> => this.http.post<{ file: string }>('/api/backup', {})
-  importLibrary = (library: unknown): Observable<ImportReport> =>
-    this.http.post<ImportReport>('/api/library', library)
+  importLibrary = (file: Blob): Observable<Upload<ImportReport>> => upload<ImportReport>('/api/library', file)
+  signIn = (password: string): Observable<unknown> => this.http.post('/api/session', { password })
+  /** What would go with a record that is erased for good. */
+  whatGoes = (kind: 'owner' | 'horse' | 'visit', id: string): Observable<Erasure> =>
+    this.http.get<Erasure>(`/api/${kind}s/${id}/erase`)
+  erase = (kind: 'owner' | 'horse' | 'visit', id: string, version: number): Observable<Erasure> =>
+    this.http.post<Erasure>(`/api/${kind}s/${id}/erase`, { version })
 }
 
 const listParams = (search: string, archived: boolean, limit: number): HttpParams =>
@@ -105,13 +113,27 @@ export function failureText(error: unknown): string {
   if (!(error instanceof HttpErrorResponse)) return 'Something went wrong here.'
   if (error.status === 0) return 'The server does not answer. What you typed is kept here; try again.'
   const refusal = error.error as Refusal | null
-  const messages = refusal?.errors?.map((problem) => problem.message) ?? []
+  const messages = refusal?.errors?.map(inWords) ?? []
   return messages.length > 0 ? messages.join(' ') : `The server answered ${error.status}.`
 }
 
-/** The server is away or in trouble: the same request may pass later. */
+/** A schema's own words say nothing of which field they are about: its name stands before them. */
+function inWords({ path, message }: Refusal['errors'][number]): string {
+  const field = path
+    .split('.')
+    .filter((part) => !/^\d+$/.test(part))
+    .slice(-2)
+    .join(' ')
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+  return field !== '' && /^(Invalid|Too |Unrecognized|Expected)/.test(message)
+    ? `${field[0]!.toUpperCase()}${field.slice(1).toLowerCase()}: ${message}`
+    : message
+}
+
+/** The server is away, in trouble or asks for patience: the same request may pass later. */
 export const isPassing = (error: unknown): boolean =>
-  error instanceof HttpErrorResponse && (error.status === 0 || error.status >= 500)
+  error instanceof HttpErrorResponse &&
+  (error.status === 0 || error.status >= 500 || error.status === 408 || error.status === 429)
 
 /** There is no such record (any more). */
 export const isGone = (error: unknown): boolean => error instanceof HttpErrorResponse && error.status === 404

@@ -6,7 +6,7 @@ import { Actions, provideEffects } from '@ngrx/effects'
 import { Store, type Action } from '@ngrx/store'
 import { Observable, of, throwError } from 'rxjs'
 import { FOOT, PAGE, pattern, STORE } from '../testing'
-import { Api, conflictOf, failureText, isGone } from './api'
+import { Api, conflictOf, failureText, isGone, isPassing } from './api'
 import * as benchEffects from './bench/bench.effects'
 import { benchActions, benchFeature } from './bench/bench.feature'
 import type { SaveRequest } from './bench/bench.state'
@@ -21,12 +21,16 @@ describe('what a failure says', () => {
       failureText(
         refusal(400, {
           errors: [
-            { path: 'a', message: 'Too long.' },
-            { path: 'b', message: 'Too wide.' },
+            // A schema's own words do not say which field; those of the trade do.
+            { path: 'feet.LF.findings.0.note', message: 'Too long.' },
+            { path: 'foot.heelWidth', message: 'Invalid input.' },
+            { path: 'foot.width', message: 'Width: too wide.' },
           ],
         }),
       ),
-    ).toBe('Too long. Too wide.')
+    ).toBe('Findings note: Too long. Foot heel width: Invalid input. Width: too wide.')
+    for (const status of [0, 408, 429, 500, 503]) expect(isPassing(refusal(status, null))).toBe(true)
+    for (const status of [400, 401, 404, 409]) expect(isPassing(refusal(status, null))).toBe(false)
     expect(failureText(refusal(502, null))).toContain('502')
     expect(failureText(new Error('x'))).toContain('went wrong')
   })

@@ -2,6 +2,7 @@ import type { HelpTopic } from '../help-topic'
 import { begin } from './begin'
 import { bench } from './bench'
 import { conflict } from './conflict'
+import { erase } from './erase'
 import { finding } from './finding'
 import { finish } from './finish'
 import { gallery } from './gallery'
@@ -46,6 +47,7 @@ export const TOPICS: readonly HelpTopic[] = [
   horse,
   owner,
   join,
+  erase,
   settings,
   begin,
 ]

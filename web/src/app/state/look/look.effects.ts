@@ -25,8 +25,8 @@ import { benchActions } from '../bench/bench.feature'
 import { browserStore } from '../browser-store'
 import { lookActions, lookFeature, type KeptLook } from './look.feature'
 
-/** ms until a look that could not be stored is sent again. */
-const RETRY = 4_000
+/** ms until a look that could not be stored is sent again: longer each time, up to a minute. */
+const pause = (tries: number): number => Math.min(60_000, 2_000 * 2 ** (tries - 1))
 
 const keptKey = (visitId: string): string => `look.${visitId}`
 
@@ -59,10 +59,10 @@ export const storeLook = createEffect(
       exhaustMap((sent) =>
         defer(() => api.putLook(sent)).pipe(
           retry({
-            delay: (error: unknown) => {
+            delay: (error: unknown, tries: number) => {
               if (!isPassing(error)) return throwError(() => error)
               store.dispatch(lookActions.saveFailed({ failure: failureText(error) }))
-              return timer(RETRY)
+              return timer(pause(tries))
             },
           }),
           map((stored) => lookActions.saved({ sent, stored })),

@@ -1,0 +1,33 @@
+import {
+  checkWorkshop,
+  lookProblems,
+  problem,
+  readFoot,
+  resolveWorkshop,
+  type FootRecord,
+  type Look,
+  type Problem,
+  type Visit,
+  type WorkshopRecord,
+} from '@crescent/core'
+
+/** A finished visit may lie so far ahead: two clocks seldom agree to the hour. */
+const AHEAD_DAYS = 2
+
+const DAY = 24 * 3_600_000
+
+/** What of a record cannot be though its form is right. The same for what is sent and for what is brought in. */
+export const CHECKS = {
+  visit: ({ date, state }: Visit): Problem[] => {
+    const last = new Date(Date.now() + AHEAD_DAYS * DAY).toISOString().slice(0, 10)
+    return state === 'done' && date > last
+      ? [problem('date', `A visit that is finished lies between 1990-01-01 and ${last}`)]
+      : []
+  },
+  footRecord: ({ foot }: FootRecord): Problem[] => {
+    const read = readFoot(foot)
+    return read.ok ? [] : read.problems
+  },
+  look: (look: Look): Problem[] => lookProblems(look),
+  workshop: ({ figures }: WorkshopRecord): Problem[] => checkWorkshop(resolveWorkshop(figures)),
+}

@@ -1,0 +1,87 @@
+import { createHash, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto'
+import type { Request, RequestHandler, Response } from 'express'
+import express from 'express'
+import * as z from 'zod'
+import type { Refusal } from '@crescent/core'
+import { read } from './door'
+
+const COOKIE = 'crescent'
+/** How long somebody stays signed in, ms of a clock that only runs on. */
+const STAYS = 30 * 24 * 3_600_000
+/** So many wrong passwords in a row cost nothing; each further one doubles the wait, up to a minute. */
+const FREE_TRIES = 3
+const LONGEST_WAIT = 60_000
+
+const signInSchema = z.object({ password: z.string().max(1_000) })
+
+/**
+ * One password for the practice, until there are accounts. Only its scrypt hash is held; a session is a random token in
+ * a cookie that scripts cannot read and other sites do not send.
+ *
+ * @returns what is mounted before the routes: it answers `/session` and keeps everybody out who did not sign in
+ */
+export function signIn(password: string): RequestHandler {
+  const salt = randomBytes(16)
+  const hash = scryptSync(password, salt, 32)
+  // Tokens are held as hashes: who could read this memory could not sign in with it.
+  const sessions = new Map<string, number>()
+  let wrong = 0
+  let waitUntil = 0
+
+  const isIn = (request: Request): boolean => {
+    const until = sessions.get(digest(tokenOf(request)))
+    return until !== undefined && until > performance.now()
+  }
+
+  const router = express.Router()
+  router.get('/session', (request, response) => void response.json({ needed: true, in: isIn(request) }))
+  router.post('/session', express.json({ limit: '4kb' }), (request, response) => {
+    const { password: given } = read(signInSchema, request.body)
+    const wait = Math.ceil((waitUntil - performance.now()) / 1_000)
+    if (wait > 0) {
+      response.set('Retry-After', String(wait))
+      return void refuse(response, 429, `Too many wrong passwords: wait ${wait} s`)
+    }
+    if (!timingSafeEqual(scryptSync(given, salt, 32), hash)) {
+      wrong++
+      if (wrong >= FREE_TRIES)
+        waitUntil = performance.now() + Math.min(LONGEST_WAIT, 1_000 * 2 ** (wrong - FREE_TRIES))
+      return void refuse(response, 401, 'This is not the password of this practice')
+    }
+    wrong = 0
+    const token = randomBytes(32).toString('base64url')
+    for (const [one, until] of sessions) if (until <= performance.now()) sessions.delete(one)
+    sessions.set(digest(token), performance.now() + STAYS)
+    response.set('Set-Cookie', cookie(token, STAYS / 1_000))
+    response.json({ needed: true, in: true })
+  })
+  router.post('/session/end', (request, response) => {
+    sessions.delete(digest(tokenOf(request)))
+    response.set('Set-Cookie', cookie('', 0))
+    response.json({ needed: true, in: false })
+  })
+  router.use((request, response, next) => {
+    if (isIn(request)) return next()
+    refuse(response, 401, 'Sign in with the password of this practice')
+  })
+  return router
+}
+
+/** Where no password is set everybody on this machine is in. */
+export const open: RequestHandler = (request, response, next) => {
+  if (request.path === '/session') return void response.json({ needed: false, in: true })
+  next()
+}
+
+const refuse = (response: Response, status: number, message: string) =>
+  response.status(status).json({ errors: [{ path: '', message }] } satisfies Refusal)
+
+const cookie = (token: string, seconds: number): string =>
+  `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${seconds}`
+
+const digest = (token: string): string => createHash('sha256').update(token).digest('hex')
+
+function tokenOf(request: Request): string {
+  const all = request.headers.cookie ?? ''
+  return /(?:^|;\s*)crescent=([\w-]+)/.exec(all)?.[1] ?? ''
+}
