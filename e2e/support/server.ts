@@ -5,7 +5,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
-const DIST = fileURLToPath(new URL('../../server/dist/', import.meta.url))
+/** The built server and its commands. */
+export const DIST = fileURLToPath(new URL('../../server/dist/', import.meta.url))
 
 /** The built server on a data folder of its own. */
 export class TestServer {
@@ -14,6 +15,7 @@ export class TestServer {
   private constructor(
     readonly dataFolder: string,
     readonly port: number,
+    private readonly more: NodeJS.ProcessEnv,
   ) {}
 
   get url(): string {
@@ -21,8 +23,8 @@ export class TestServer {
   }
 
   /** Starts a server, with the demo practice unless it is to be empty. */
-  static async start(data: 'demo' | 'empty' = 'demo'): Promise<TestServer> {
-    const server = new TestServer(mkdtempSync(join(tmpdir(), 'crescent-e2e-')), await freePort())
+  static async start(data: 'demo' | 'empty' = 'demo', more: NodeJS.ProcessEnv = {}): Promise<TestServer> {
+    const server = new TestServer(mkdtempSync(join(tmpdir(), 'crescent-e2e-')), await freePort(), more)
     if (data === 'demo') server.command('seed')
     await server.run()
     return server
@@ -33,7 +35,8 @@ export class TestServer {
     this.process = spawn(process.execPath, [join(DIST, 'main.js')], { env: this.env(), stdio: 'inherit' })
     for (let i = 0; i < 100; i++) {
       if (
-        await fetch(`${this.url}/api/health`).then(
+        // Answered without a password too.
+        await fetch(`${this.url}/api/session`).then(
           (r) => r.ok,
           () => false,
         )
@@ -75,6 +78,7 @@ export class TestServer {
       CRESCENT_PORT: String(this.port),
       CRESCENT_LOG: 'error',
       NODE_ENV: 'production',
+      ...this.more,
     }
   }
 }

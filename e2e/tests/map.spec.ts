@@ -141,6 +141,7 @@ test.describe('map', () => {
     await open('/round')
     await openBench(page, 'Thrift')
     await copyLast(page)
+    await expect(field(page, 'width')).not.toHaveValue('')
     const width = await field(page, 'width').inputValue()
     await view(page, 'Compare').click()
     const table = page.locator('cr-compare-view table')

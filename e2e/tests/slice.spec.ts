@@ -117,6 +117,7 @@ test.describe('the slice, end to end', () => {
     await open('/round')
     await openBench(page, 'Thrift')
     await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+    await expect(field(page, 'width')).not.toHaveValue('')
     const width = await field(page, 'width').inputValue()
     await expect(page.getByText('As last visit').first()).toBeVisible()
     await page.getByRole('radio', { name: 'right fore' }).click()

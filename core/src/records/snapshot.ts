@@ -1,5 +1,6 @@
 import type { Nail } from '../nails/nails'
 import type { Plan } from '../plan'
+import { simplified } from '../geometry/simplified'
 import type { Vec } from '../geometry/vector'
 
 /** What a pattern came to on the day it was saved, kept for the record: lines to 0.1 mm. */
@@ -76,4 +77,6 @@ const linesOf = (key: 'parts' | 'behind', parts: Plan['parts']) =>
 
 /** Adding 0 turns -0, which JSON does not know, into 0. */
 const round = (value: number, digits: number): number => Number(value.toFixed(digits)) + 0
-const roundLine = (line: readonly Vec[]): Vec[] => line.map(([x, y]) => [round(x, 1), round(y, 1)])
+/** Drawn lines are the bulk of what is kept: only the points that are needed to stay within a sixth of a millimetre. */
+const roundLine = (line: readonly Vec[]): Vec[] =>
+  simplified(line, 0.16).map(([x, y]) => [round(x, 1), round(y, 1)])

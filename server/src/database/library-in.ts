@@ -1,5 +1,5 @@
 import { setImmediate as turn } from 'node:timers/promises'
-import { JSONParser } from '@streamparser/json'
+import { JSONParser, TokenType } from '@streamparser/json'
 import type { StoredPattern } from '@crescent/core'
 import { BadRequest, problemsOf, type RequestProblem } from '../http/door'
 import { HEAD, LISTS } from './library'
@@ -63,12 +63,18 @@ interface Value {
 /** The values of a library in the order of the file; never more of it in memory than one piece holds. */
 async function* valuesOf(source: AsyncIterable<Uint8Array>): AsyncGenerator<Value> {
   const ready: Value[] = []
-  const parser = new JSONParser({ paths: ['$.*', '$.*.*'], keepStack: false })
+  // Were a list itself asked for, all its records would be held until its end.
+  const paths = [...Object.keys(HEAD).map((key) => `$.${key}`), '$.*.*']
+  const parser = new JSONParser({ paths, keepStack: false })
+  let opened = false
+  parser.onToken = ({ token }) => {
+    // A library is an object: of anything else no path would tell.
+    if (!opened && token !== TokenType.LEFT_BRACE) throw new Error('no object')
+    opened = true
+  }
   parser.onValue = ({ value, key, stack }) => {
-    const inList = stack.length > 1
-    if (inList) ready.push({ list: String(stack[1]?.key), key: key!, value })
-    // A list itself has been handed on record by record.
-    else if (key !== undefined) ready.push({ key, value: Array.isArray(value) ? [] : value })
+    if (stack.length > 1) ready.push({ list: String(stack[1]?.key), key: key!, value })
+    else ready.push({ key: key!, value })
   }
   try {
     for await (const piece of source) {
@@ -124,19 +130,10 @@ class Intake {
     if (this.problems.length >= ENOUGH_PROBLEMS) return
     for (const key of Object.keys(HEAD))
       if (!this.head.has(key)) this.refuse(key, 'Invalid input: received undefined')
-    for (const name of Object.keys(LISTS)) {
-      // Files from before looks were kept have none.
-      if (!this.lists.includes(name) && !this.head.has(name) && name !== 'looks')
-        this.refuse(name, 'Invalid input: received undefined')
-    }
   }
 
   private takeHead(key: string, value: unknown): void {
     this.head.add(key)
-    if (key in LISTS) {
-      if (!Array.isArray(value)) this.refuse(key, 'Invalid input: expected array')
-      return
-    }
     const schema = HEAD[key as keyof typeof HEAD]
     const read = schema?.safeParse(value)
     if (!read) this.refuse(key, 'is not known')

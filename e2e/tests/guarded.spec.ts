@@ -1,0 +1,73 @@
+import { readFileSync } from 'node:fs'
+import { expect, expectAccessible, test } from '../support/fixtures'
+import { TestServer } from '../support/server'
+
+test('a practice with a password lets nobody in without it, and goes on where it stood', async ({ page }) => {
+  const server = await TestServer.start('demo', { CRESCENT_PASSWORD: 'oak and iron' })
+  await page.goto(`${server.url}/stable`)
+  const dialog = page.getByRole('dialog', { name: 'Sign in' })
+  await dialog.getByLabel('Password of the practice').pressSequentially('oak and tin')
+  await expect(page.getByRole('list', { name: 'Horses' }).getByRole('link')).toHaveCount(0)
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText('not the password')
+  await expectAccessible(page)
+  await dialog.getByLabel('Password of the practice').fill('oak and iron')
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page.getByRole('list', { name: 'Horses' }).getByRole('link').first()).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('list', { name: 'Horses' }).getByRole('link').first()).toBeVisible()
+  // Who starts anew has nobody signed in: asked again, and nothing of the screen is lost.
+  await server.kill()
+  await server.run()
+  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Fig')
+  await expect(dialog).toBeVisible()
+  await server.stop()
+})
+
+test('a horse is erased for good: what goes is named, it is asked twice, and a file can be had first', async ({
+  page,
+}) => {
+  const server = await TestServer.start()
+  await page.goto(`${server.url}/stable`)
+  const rows = page.getByRole('list', { name: 'Horses' }).getByRole('link')
+  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await expect(rows).toHaveCount(1)
+  await rows.click()
+  await page.getByRole('button', { name: 'Erase', exact: true }).click()
+  const dialog = page.getByRole('dialog', { name: 'Erase Parsley for good' })
+  await expect(dialog).toContainText(
+    /1 horse \(Parsley\), \d+ visits, \d+ measured feet, \d+ patterns with all versions go/,
+  )
+  await expectAccessible(page)
+  const erase = dialog.getByRole('button', { name: 'Erase', exact: true })
+  await expect(erase).toBeDisabled()
+  const coming = page.waitForEvent('download')
+  await dialog.getByRole('link', { name: 'Take it out as a file first' }).click()
+  const file = await (await coming).path()
+  await dialog.getByLabel('Type “Parsley” to go on').pressSequentially('parsley')
+  await erase.click()
+  const once = page.getByRole('dialog', { name: 'Erase Parsley?' })
+  await once.getByRole('button', { name: 'Keep it' }).click()
+  await erase.click()
+  await once.getByRole('button', { name: 'Erase for good' }).click()
+  await expect(page).toHaveURL(/\/stable$/)
+  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await expect(rows).toHaveCount(0)
+
+  // The file holds that horse alone, and brings it back whole.
+  const library = JSON.parse(readFileSync(file, 'utf8')) as { horses: { name: string }[]; visits: unknown[] }
+  expect(library.horses.map(({ name }) => name)).toEqual(['Parsley'])
+  await page.getByRole('button', { name: 'Workshop and settings' }).click()
+  await page.getByLabel('Library file').setInputFiles(file)
+  await expect(page.getByText(/\d+ records added/)).toBeVisible()
+  await page
+    .getByLabel('Library file')
+    .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') })
+  await expect(page.getByText(/Nothing was brought in. This file is no library of Crescent/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.reload()
+  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await expect(rows).toHaveCount(1)
+  await server.stop()
+})
