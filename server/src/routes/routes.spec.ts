@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { pino } from 'pino'
 import request from 'supertest'
 import { planShoe } from '@crescent/core'
+import { makeApp } from '../app'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../testing'
 
 let bed: Bed
@@ -38,6 +40,24 @@ describe('plan', () => {
     expect(broken.body.errors[0].message).toContain('could not be read')
     const nowhere = await api().get('/api/nothing').expect(404)
     expect(nowhere.body.errors[0].message).toContain('/nothing')
+  })
+})
+
+describe('the log', () => {
+  it('tells what was asked for, but not what was searched, nor who was signed in', async () => {
+    const lines: string[] = []
+    const log = pino({ level: 'info' }, { write: (line: string) => void lines.push(line) })
+    const config = {
+      dataFolder: bed.dataFolder,
+      host: '127.0.0.1',
+      port: 0,
+      webFolder: bed.dataFolder,
+      logLevel: 'info',
+    }
+    const app = makeApp(bed.practice, config, log)
+    await request(app).get('/api/horses?search=quillwort').set('Cookie', 'crescent=secrettoken').expect(200)
+    expect(lines.join('')).toContain('/api/horses')
+    expect(lines.join('')).not.toMatch(/quillwort|secrettoken/)
   })
 })
 

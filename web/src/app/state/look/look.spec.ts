@@ -176,6 +176,32 @@ describe('keeping the look', () => {
     expect(sent).toHaveLength(1)
   })
 
+  it.each([408, 429, 503, 0])('tries again after %d, with growing pauses up to a minute', (status) => {
+    answers = Array.from({ length: 9 }, () => () => throwError(() => new HttpErrorResponse({ status })))
+    change('patience')
+    vi.advanceTimersByTime(600)
+    const pauses = []
+    for (let before = sent.length, waited = 0; sent.length < 9;) {
+      vi.advanceTimersByTime(500)
+      waited += 500
+      if (sent.length === before) continue
+      pauses.push(waited / 1_000)
+      ;[before, waited] = [sent.length, 0]
+    }
+    expect(pauses).toEqual([2, 4, 8, 16, 32, 60, 60, 60])
+    vi.advanceTimersByTime(60_000)
+    expect(state().unsaved).toBe(false)
+  })
+
+  it('names the field where it is refused, and does not ask again', () => {
+    const errors = [{ path: 'feet.LF.findings.0.note', message: 'Too big: at most 20000 letters' }]
+    answers = [() => throwError(() => new HttpErrorResponse({ status: 400, error: { errors } }))]
+    change('long')
+    vi.advanceTimersByTime(60_000)
+    expect(sent).toHaveLength(1)
+    expect(state().failure).toContain('Findings note: Too big')
+  })
+
   it('keeps in this browser what the server does not have, sends it again, and then forgets it', () => {
     answers = [() => throwError(() => new HttpErrorResponse({ status: 0 }))]
     change('offline')
