@@ -46,6 +46,20 @@ describe('FigureField', () => {
     expect(emitted[1]).toBeUndefined()
   })
 
+  it('goes on by a step with each press, though the screen has not followed yet', async () => {
+    await set('value', 127)
+    const press = (key: string) => input.dispatchEvent(new KeyboardEvent('keydown', { key }))
+    press('ArrowDown')
+    press('ArrowDown')
+    press('ArrowUp')
+    const steps = emitted.map((value) => Math.round(((value! - 127) / 25.4) * 16))
+    expect(steps).toEqual([-1, -2, -1])
+    // An undo has moved it meanwhile: from there.
+    await set('value', 100)
+    press('ArrowDown')
+    expect(emitted.at(-1)).toBeCloseTo(100 - 25.4 / 16, 9)
+  })
+
   it('keeps the typed text while it is being typed, and shows the figure when the field is left', async () => {
     input.dispatchEvent(new Event('focus'))
     type('4-7/8')

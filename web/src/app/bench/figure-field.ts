@@ -223,6 +223,9 @@ export class FigureField {
   /** What is being typed; none while the field shows its figure. */
   private readonly typing = signal<string | undefined>(undefined)
 
+  /** Where keys have moved the figure to, as long as it has not come back as the value: a held key is ahead of the screen. */
+  private ahead: number | undefined
+
   protected readonly shown = computed(() => this.typing() ?? this.entry() ?? this.written(this.value()))
   protected readonly placeholder = computed(() => {
     const assumed = this.assumed()
@@ -255,6 +258,7 @@ export class FigureField {
     effect(() => {
       const value = this.value()
       this.text.style()
+      this.ahead = undefined
       untracked(() => {
         const typing = this.typing()
         if (typing === undefined) return
@@ -276,6 +280,7 @@ export class FigureField {
 
   /** Help and picture fold away only once what was pressed instead is released: everything below them moves. */
   protected end(): void {
+    this.ahead = undefined
     this.left.emit()
     this.press.after(() => {
       const element = this.box().nativeElement
@@ -286,6 +291,7 @@ export class FigureField {
   }
 
   protected typed(text: string): void {
+    this.ahead = undefined
     this.typing.set(text)
     if (text.trim() === '') return this.figure.emit(undefined)
     const parsed = this.parse(text)
@@ -300,11 +306,12 @@ export class FigureField {
       return
     }
     const way = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0
-    const from = this.value() ?? this.assumed()
+    const from = this.ahead ?? this.value() ?? this.assumed()
     if (way === 0 || from === undefined) return
     event.preventDefault()
     this.typing.set(undefined)
-    this.figure.emit(from + way * this.step())
+    this.ahead = from + way * this.step()
+    this.figure.emit(this.ahead)
   }
 
   private step(): number {
