@@ -34,7 +34,7 @@ test('a horse is erased for good: what goes is named, it is asked twice, and a f
   await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
   await expect(rows).toHaveCount(1)
   await rows.click()
-  await page.getByRole('button', { name: 'Erase', exact: true }).click()
+  await page.getByRole('button', { name: 'Erase Parsley for good' }).click()
   const dialog = page.getByRole('dialog', { name: 'Erase Parsley for good' })
   await expect(dialog).toContainText(
     /1 horse \(Parsley\), \d+ visits, \d+ measured feet, \d+ patterns with all versions go/,
