@@ -115,7 +115,7 @@ test('an empty practice says how to begin', async ({ page }) => {
     await dialog.getByLabel('New owner’s name').fill('Ada Reed')
     await dialog.getByRole('button', { name: 'Save' }).click()
     await expect(page.getByRole('heading', { name: 'Fig' })).toBeVisible()
-    await expect(page.getByText('Ada Reed')).toBeVisible()
+    await expect(page.getByRole('definition').filter({ hasText: 'Ada Reed' })).toBeVisible()
     await page.getByRole('link', { name: 'Bench' }).click()
     await expect(page.getByRole('heading', { name: 'Nothing on the bench' })).toBeVisible()
     await page.goto(`${server.url}/nowhere/at/all`)

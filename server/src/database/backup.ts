@@ -2,6 +2,7 @@ import { chmodSync, existsSync, linkSync, lstatSync, renameSync, rmSync } from '
 import { randomUUID } from 'node:crypto'
 import { basename, dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
+import { beside } from './beside'
 import { PRIVATE_FILE, privateFolder, syncToDisk } from './files'
 import type { Db } from './open'
 
@@ -41,7 +42,7 @@ export async function backUp(db: Db, file: string, { replace = false } = {}): Pr
       if (isDamage(error)) throw new Damaged(DAMAGED)
       throw error
     }
-    if (!isSound(partial)) throw new Damaged(DAMAGED)
+    if (!(await isSoundBeside(partial))) throw new Damaged(DAMAGED)
     chmodSync(partial, PRIVATE_FILE)
     syncToDisk(partial)
     if (replace) renameSync(partial, file)
@@ -85,6 +86,13 @@ function refuseTaken(file: string, replace: boolean): void {
 /** Whether a fault says that the file itself is broken. */
 export const isDamage = (error: unknown): boolean =>
   /^SQLITE_(CORRUPT|NOTADB)/.test(String((error as { code?: unknown } | null)?.code))
+
+/** The same as `isSound`, while requests are answered. */
+const isSoundBeside = (file: string): Promise<boolean> =>
+  beside(file, [{ pragma: 'integrity_check' }], true).then(
+    (answer) => answer === 'ok',
+    () => false,
+  )
 
 /** Looks through a whole file; false where it is broken or no database. */
 export function isSound(file: string): boolean {

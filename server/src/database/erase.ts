@@ -1,7 +1,7 @@
 import { existsSync, readdirSync } from 'node:fs'
 import type { Erasure } from '@crescent/core'
 import { backupFolder } from './backup'
-import type { Db } from './open'
+import { beside } from './beside'
 import type { Practice } from './practice'
 
 export type ErasedKind = 'owner' | 'horse' | 'visit'
@@ -50,7 +50,7 @@ function backupsIn(dataFolder: string): number {
 }
 
 /** Takes it out for good, and out of the file too: what lay there is written over. */
-export function erase({ db }: Practice, kind: ErasedKind, id: string): void {
+export async function erase({ db }: Practice, kind: ErasedKind, id: string): Promise<void> {
   const run = (sql: string) => db.prepare(sql).run({ id })
   db.transaction(() => {
     run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
@@ -64,11 +64,6 @@ export function erase({ db }: Practice, kind: ErasedKind, id: string): void {
     run(`DELETE FROM horses WHERE id IN (${HORSES[kind]})`)
     if (kind === 'owner') run('DELETE FROM owners WHERE id = @id')
   }).immediate()
-  writeOver(db)
-}
-
-/** `secure_delete` has blanked the pages; the log and the free pages go as well. */
-function writeOver(db: Db): void {
-  db.exec('VACUUM')
-  db.pragma('wal_checkpoint(TRUNCATE)')
+  // `secure_delete` has blanked the pages; the free pages and the log go as well.
+  await beside(db.name, [{ sql: 'VACUUM' }, { pragma: 'wal_checkpoint(TRUNCATE)' }])
 }

@@ -2,6 +2,7 @@ import { setImmediate as turn } from 'node:timers/promises'
 import { JSONParser, TokenType } from '@streamparser/json'
 import type { StoredPattern } from '@crescent/core'
 import { BadRequest, problemsOf, type RequestProblem } from '../http/door'
+import { beside } from './beside'
 import { HEAD, LISTS } from './library'
 import { openPractice, type Practice } from './practice'
 import { Conflict, sameContent, type Stored } from './record-table'
@@ -32,6 +33,8 @@ const TURN = 20
 export async function importLibrary(file: string, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
   const practice = openPractice(file)
   try {
+    // Everything at once goes from the log into the file afterwards, beside the work.
+    practice.db.pragma('wal_autocheckpoint = 0')
     practice.db.exec('BEGIN IMMEDIATE')
     practice.db.pragma('defer_foreign_keys = ON')
     const intake = new Intake(practice)
@@ -46,6 +49,7 @@ export async function importLibrary(file: string, source: AsyncIterable<Uint8Arr
     intake.finish()
     if (intake.problems.length > 0) throw new BadRequest(intake.problems)
     practice.db.exec('COMMIT')
+    await beside(file, [{ pragma: 'wal_checkpoint(PASSIVE)' }])
     return intake.report
   } finally {
     if (practice.db.inTransaction) practice.db.exec('ROLLBACK')

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { erase, whatGoes, type ErasedKind } from '../database/erase'
 import { Conflict } from '../database/record-table'
 import { NotFound, read } from '../http/door'
-import type { Route, RouteContext } from '../http/route'
+import { alone, type Route, type RouteContext } from '../http/route'
 
 const eraseSchema = z.object({ version: z.number().int().min(1) }).strict()
 
@@ -30,13 +30,15 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
     summary: `Erase this ${kind} for good, out of the file too; older backups still hold it`,
     body: eraseSchema,
     answers: { 404: `No such ${kind}`, 409: 'Changed since it was read' },
-    run: (context) => {
+    run: async (context) => {
       const { version } = read(eraseSchema, context.request.body)
       const record = stored(context, kind)
       if (!record) throw new NotFound(kind)
       if (record.version !== version) throw new Conflict(record)
       const goes = whatGoes(context.practice, context.dataFolder, kind, record.id)
-      erase(context.practice, kind, record.id)
+      await alone(context.practice, 'A record is being erased', () =>
+        erase(context.practice, kind, record.id),
+      )
       return goes
     },
   },
