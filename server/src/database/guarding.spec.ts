@@ -40,7 +40,6 @@ const namesIn = (file: string): string[] => {
 /** Pages of a database made unreadable, past its header. */
 function damage(file: string): void {
   const size = statSync(file).size
-  writeFileSync(file, Buffer.alloc(4_096 * 3, 0xff), { flag: 'r+' })
   const whole = Buffer.alloc(size, 0xee)
   whole.write('SQLite format 3\0', 0, 'latin1')
   writeFileSync(file, whole)
@@ -155,7 +154,7 @@ describe('restore', () => {
     expect(existsSync(incomingFile(bed.dataFolder))).toBe(false)
   })
 
-  it('by route over damaged data that still opens keeps what is there', async () => {
+  it('by route keeps what was there among the backups', async () => {
     addHorse(bed.practice, 'Kept')
     const backup = await backUpInto(bed.practice.db, join(bed.dataFolder, 'backups'), new Date())
     const { body } = await request(bed.app)

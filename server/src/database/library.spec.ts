@@ -8,7 +8,7 @@ import {
   type Server,
 } from 'node:http'
 import type { AddressInfo } from 'node:net'
-import { json } from 'node:stream/consumers'
+import { json, text } from 'node:stream/consumers'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { addHorse, bringIn, FOOT, libraryOf, makeBed, SHOE, type Bed } from '../testing'
@@ -77,28 +77,56 @@ describe('a library that comes in', () => {
 
   it('with a million faults is put down after a hundred', async () => {
     const owners = `[${'1,'.repeat(1_000_000)}1]`
-    const text = `{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-01T10:00:00.000Z","owners":${owners}}`
-    const fault = (await bringIn(bed, text).catch((error: unknown) => error)) as { problems: unknown[] }
+    const file = `{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-01T10:00:00.000Z","owners":${owners}}`
+    const fault = (await bringIn(bed, file).catch((error: unknown) => error)) as { problems: unknown[] }
     expect(fault.problems).toHaveLength(100)
   })
 
   it('is told when its lists stand in an order in which something would be missed', async () => {
-    const library = await libraryOf(bed)
-    const turned = Object.fromEntries(
-      Object.entries({ ...library, patternVersions: [1], patterns: [] }).reverse(),
-    )
-    await expect(bringIn(bed, turned)).rejects.toThrow()
+    addHorse(bed.practice)
+    const { owners, horses, visits, ...rest } = await libraryOf(bed)
+    const here = makeBed()
+    const fault = (await bringIn(here, { ...rest, horses, owners, visits }).catch(
+      (error: unknown) => error,
+    )) as {
+      problems: { path: string; message: string }[]
+    }
+    expect(fault.problems).toEqual([
+      { path: 'owners', message: 'stands in another order than Library out writes' },
+    ])
+    expect((await bringIn(here, { ...rest, owners, horses, visits })).added).toBe(3)
+    here.remove()
+  })
+
+  it('wrong from its start and still on its way is answered all the same, in words', async () => {
+    const server = createServer(bed.app).listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/library`
+    const head =
+      '{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-01T10:00:00.000Z","owners":['
+    for (const start of [head, 'no library at all ']) {
+      const sending = send(address, { method: 'POST' })
+      const answered = once(sending, 'response') as Promise<[IncomingMessage]>
+      sending.write(start + '1,'.repeat(200_000))
+      // The server has long seen that it is wrong when the rest arrives.
+      await new Promise((done) => setTimeout(done, 300))
+      sending.end('1,'.repeat(2_000_000))
+      const [answer] = await answered
+      expect(answer.statusCode).toBe(400)
+      expect(await text(answer)).toMatch(/The 1st owner|no library of Crescent/)
+    }
+    server.close()
   })
 })
 
 describe('while a library comes in', () => {
   let server: Server
   let sending: ClientRequest
-  let text: string
+  let library: string
   beforeEach(async () => {
     const other = makeBed()
     for (let i = 0; i < 40; i++) addHorse(other.practice, `Horse ${i}`)
-    text = JSON.stringify(await libraryOf(other))
+    library = JSON.stringify(await libraryOf(other))
     other.remove()
     server = createServer(bed.app).listen(0, '127.0.0.1')
     await once(server, 'listening')
@@ -106,7 +134,7 @@ describe('while a library comes in', () => {
       method: 'POST',
     })
     sending.on('error', () => undefined)
-    sending.write(text.slice(0, text.length / 2))
+    sending.write(library.slice(0, library.length / 2))
     const busy = () => request(server).post('/api/backup')
     // It has begun when somebody who would write is asked to come again.
     for (let i = 0; i < 100 && (await busy()).status !== 503; i++)
@@ -123,7 +151,7 @@ describe('while a library comes in', () => {
     await request(server).post('/api/plan').send({ foot: FOOT, shoe: SHOE }).expect(200)
     const refused = await request(server).put(`/api/horses/${randomUUID()}`).send({}).expect(503)
     expect(refused.body.errors[0].message).toContain('A library is being brought in')
-    sending.end(text.slice(text.length / 2))
+    sending.end(library.slice(library.length / 2))
     const [answer] = (await once(sending, 'response')) as [IncomingMessage]
     expect(await json(answer)).toMatchObject({ added: 120, unchanged: 0 })
     expect(bed.practice.horses.list()).toHaveLength(40)
@@ -135,6 +163,6 @@ describe('while a library comes in', () => {
     for (let i = 0; i < 100 && (await request(server).post('/api/backup')).status === 503; i++)
       await new Promise((done) => setTimeout(done, 10))
     expect([bed.practice.owners.list(), bed.practice.horses.list()]).toEqual([[], []])
-    expect((await bringIn(bed, text)).added).toBe(120)
+    expect((await bringIn(bed, library)).added).toBe(120)
   })
 })

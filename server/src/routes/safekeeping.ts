@@ -3,7 +3,8 @@ import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { basename, join } from 'node:path'
 import { Readable } from 'node:stream'
-import { pipeline } from 'node:stream/promises'
+import { finished, pipeline } from 'node:stream/promises'
+import type { Request } from 'express'
 import * as z from 'zod'
 import { backupFolder, backupName, backUp, backUpInto } from '../database/backup'
 import { passingFolder } from '../database/files'
@@ -16,6 +17,13 @@ import { libraryInWords } from '../http/library-words'
 import { alone, type Route } from '../http/route'
 
 const libraryQuery = z.object({ horse: z.uuid().optional() })
+
+/** What of a body nobody looks at any more is let through: a sender hears the answer only once it has sent all. */
+async function passOver(request: Request): Promise<void> {
+  if (request.readableEnded || request.destroyed) return
+  request.resume()
+  await finished(request).catch(() => undefined)
+}
 
 /** Backup of the whole database, and the library as one open file out and in. */
 export const safekeepingRoutes: Route[] = [
@@ -89,9 +97,10 @@ export const safekeepingRoutes: Route[] = [
     run: ({ practice, request, response }) =>
       alone(practice, 'A library is being brought in', async () => {
         try {
-          return await importLibrary(practice.db.name, request)
+          // Left half read, the request must stay: its answer goes out on the same connection.
+          return await importLibrary(practice.db.name, request.iterator({ destroyOnReturn: false }))
         } catch (error) {
-          // What is still on its way is not waited for.
+          await passOver(request)
           response.set('Connection', 'close')
           throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
         } finally {
