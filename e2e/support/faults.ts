@@ -127,6 +127,20 @@ export const FAULTS: readonly Fault[] = [
       }),
   },
   {
+    name: 'stopped by Ctrl-C while a library goes out',
+    run: () =>
+      withServer('demo', async (server) => {
+        const there = await count(server)
+        const answer = await call(server, 'GET', '/library')
+        // Not a byte of it was read yet: what is held in between is far less than the library.
+        const ended = server.kill('SIGINT')
+        await pause(some(1, 300))
+        const { horses } = (await answer.json()) as { horses: unknown[] }
+        const code = await ended
+        return { held: there, lost: there - horses.length + Number(code !== 0) }
+      }),
+  },
+  {
     name: 'killed while a library is brought in',
     run: () =>
       withServer('demo', (full) =>

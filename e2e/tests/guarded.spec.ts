@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { connect } from 'node:net'
 import { expect, expectAccessible, test } from '../support/fixtures'
 import { TestServer } from '../support/server'
 
@@ -69,5 +70,59 @@ test('a horse is erased for good: what goes is named, it is asked twice, and a f
   await page.reload()
   await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
   await expect(rows).toHaveCount(1)
+  await server.stop()
+})
+
+test('a visit is erased from the Bench, and an owner with every horse', async ({ page }) => {
+  const server = await TestServer.start()
+  const json = async <T>(path: string): Promise<T> =>
+    (await (await fetch(`${server.url}/api${path}`)).json()) as T
+  const [horse] = await json<{ id: string; name: string; ownerId: string }[]>('/horses?search=Parsley')
+  const { id, ownerId } = horse!
+  const visitsOf = async () => (await json<{ visits: { id: string }[] }>(`/horses/${id}/page`)).visits
+  const [last, before] = await visitsOf()
+
+  await page.goto(`${server.url}/bench/${last!.id}/LF`)
+  await page.getByRole('button', { name: /\d{4}(, finished)?$/ }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Erase it for good' }).click()
+  let dialog = page.getByRole('dialog', { name: /^Erase .* for good$/ })
+  const day = /Erase (.*) for good/.exec((await dialog.getByRole('heading').textContent())!)![1]!
+  await expect(dialog).toContainText(/1 visit, \d+ measured feet, 0 patterns/)
+  await dialog.getByLabel(`Type “${day}” to go on`).pressSequentially(day)
+  await dialog.getByRole('button', { name: 'Erase', exact: true }).click()
+  await page.getByRole('button', { name: 'Erase for good' }).click()
+  await expect(page).toHaveURL(new RegExp(`/stable/${id}$`))
+  expect((await visitsOf())[0]!.id).toBe(before!.id)
+  // The Bench asks for no visit that is gone.
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(page.getByRole('alert')).toHaveCount(0)
+
+  await page.goto(`${server.url}/stable/${id}`)
+  const { name } = await json<{ name: string }>(`/owners/${ownerId}`)
+  await page.getByRole('button', { name: `Erase the owner, ${name}, for good` }).click()
+  dialog = page.getByRole('dialog', { name: `Erase ${name} for good` })
+  await dialog.getByLabel(`Type “${name}” to go on`).pressSequentially(name)
+  await dialog.getByRole('button', { name: 'Erase', exact: true }).click()
+  await page.getByRole('button', { name: 'Erase for good' }).click()
+  await expect(page).toHaveURL(/\/stable$/)
+  expect((await fetch(`${server.url}/api/owners/${ownerId}`)).status).toBe(404)
+  expect(await json<unknown[]>('/horses?search=Parsley')).toEqual([])
+  await server.stop()
+})
+
+test('what never ends is broken off after Ctrl-C, visibly, and the end is clean', async () => {
+  test.slow()
+  const server = await TestServer.start('empty')
+  const stalled = connect(server.port, '127.0.0.1')
+  const gone = new Promise((done) => stalled.once('close', done))
+  stalled.write(
+    `POST /api/library HTTP/1.1\r\nhost: 127.0.0.1:${server.port}\r\ncontent-type: application/json\r\n` +
+      'content-length: 900000\r\n\r\n{"format":"crescent library","version":1,"owners":[',
+  )
+  await new Promise((done) => setTimeout(done, 300))
+  const begun = performance.now()
+  expect(await server.kill('SIGINT')).toBe(0)
+  expect(performance.now() - begun).toBeGreaterThan(9_000)
+  await gone
   await server.stop()
 })

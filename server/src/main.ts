@@ -9,9 +9,13 @@ import { practiceFiles, tidy } from './database/files'
 import { databaseFile } from './database/open'
 import { openPractice, type Practice } from './database/practice'
 import { finishSwap } from './database/swap'
+import { writeOver } from './database/written-over'
+import { alone } from './http/route'
 
 /** A signal that comes twice within this is one Ctrl-C that reached us on two ways, ms. */
 const SAME_SIGNAL = 1_000
+/** Its second arrival comes within this: who has ended before would die of it and answer for a clean end with a signal, ms. */
+const SECOND_ARRIVAL = 300
 /** Requests that run get so long to end, ms. */
 const PATIENCE = 10_000
 
@@ -31,7 +35,14 @@ server.listen(config.port, config.host, () => {
   const address = server.address()
   const port = typeof address === 'object' && address ? address.port : config.port
   log.info({ data: config.dataFolder }, `Crescent is at http://${config.host}:${port}`)
+  if (practice.facts.current().traces) void writeOverLeft()
 })
+
+/** What an earlier run erased and could not write over. */
+async function writeOverLeft(): Promise<void> {
+  const left = await alone(practice, 'What was erased is being written over', () => writeOver(practice))
+  if (left !== undefined) log.error(left, 'what was erased is not written over yet')
+}
 
 /** Everything an earlier run left half way is ended first. */
 function open(): [Config, Practice] {
@@ -71,6 +82,7 @@ function stop(signal: string): void {
     practice.db.close()
     log.info('stopped')
     process.exitCode = 0
+    setTimeout(() => undefined, SECOND_ARRIVAL - (performance.now() - stoppingSince!))
   })
   server.closeIdleConnections()
 }

@@ -25,6 +25,8 @@ export interface Erasure {
   patterns: number
   feet: number
   backups: number
+  /** It is gone from the practice, but could not be written over in the file yet: tried again at the next start. */
+  traces?: boolean
 }
 
 export type UsualShoe = z.infer<typeof usualShoeSchema>

@@ -1,8 +1,8 @@
 import { existsSync, readdirSync } from 'node:fs'
 import type { Erasure } from '@crescent/core'
 import { backupFolder } from './backup'
-import { beside } from './beside'
 import type { Practice } from './practice'
+import { writeOver } from './written-over'
 
 export type ErasedKind = 'owner' | 'horse' | 'visit'
 
@@ -49,8 +49,13 @@ function backupsIn(dataFolder: string): number {
   return existsSync(folder) ? readdirSync(folder).filter((name) => name.endsWith('.sqlite')).length : 0
 }
 
-/** Takes it out for good, and out of the file too: what lay there is written over. */
-export async function erase({ db }: Practice, kind: ErasedKind, id: string): Promise<void> {
+/**
+ * Takes it out for good, and out of the file too: what lay there is written over.
+ *
+ * @returns why it may still be read in the file, though the practice has it no more
+ */
+export async function erase(practice: Practice, kind: ErasedKind, id: string): Promise<unknown> {
+  const { db, facts } = practice
   const run = (sql: string) => db.prepare(sql).run({ id })
   db.transaction(() => {
     run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
@@ -63,7 +68,7 @@ export async function erase({ db }: Practice, kind: ErasedKind, id: string): Pro
     run(`DELETE FROM visits WHERE id IN (${VISITS[kind]})`)
     run(`DELETE FROM horses WHERE id IN (${HORSES[kind]})`)
     if (kind === 'owner') run('DELETE FROM owners WHERE id = @id')
+    facts.set({ traces: true })
   }).immediate()
-  // `secure_delete` has blanked the pages; the free pages and the log go as well.
-  await beside(db.name, [{ sql: 'VACUUM' }, { pragma: 'wal_checkpoint(TRUNCATE)' }])
+  return writeOver(practice)
 }

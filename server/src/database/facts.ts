@@ -6,9 +6,11 @@ export interface Facts {
   name: string
   demo: boolean
   usual: UsualShoe | null
+  /** Something was erased that may still be read in the file, see `writeOver`. */
+  traces: boolean
 }
 
-const NONE: Facts = { name: '', demo: false, usual: null }
+const NONE: Facts = { name: '', demo: false, usual: null, traces: false }
 
 /** Queries on the facts of a practice. */
 export function facts(db: Db) {

@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import Database from 'better-sqlite3'
 import request from 'supertest'
 import { databaseFile } from '../database/open'
+import { writeOver } from '../database/written-over'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../testing'
 
 let bed: Bed
@@ -70,6 +72,24 @@ describe('erasing', () => {
       [],
     ])
   })
+
+  it('says so where the file still holds it, remembers that, and writes it over later', async () => {
+    const { horse } = shod('Ash', 'quillwort')
+    // Who is in the middle of reading keeps the log as it stands.
+    const reader = new Database(databaseFile(bed.dataFolder), { readonly: true })
+    const reading = reader.prepare('SELECT name FROM horses').iterate()
+    reading.next()
+    const erased = await api().post(`/api/horses/${horse.id}/erase`).send({ version: 1 }).expect(200)
+    expect(erased.body).toMatchObject({ horses: ['Ash'], traces: true })
+    await api().get(`/api/horses/${horse.id}`).expect(404)
+    expect(bed.practice.facts.current().traces).toBe(true)
+    expect(inFile('quillwort')).toBe(true)
+    reading.return!()
+    reader.close()
+    expect(await writeOver(bed.practice)).toBeUndefined()
+    expect(inFile('quillwort')).toBe(false)
+    expect(bed.practice.facts.current().traces).toBe(false)
+  }, 30_000)
 
   it('says how many backups still hold it', async () => {
     const { horse } = addHorse(bed.practice)

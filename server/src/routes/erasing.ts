@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import type { Erasure } from '@crescent/core'
 import { erase, whatGoes, type ErasedKind } from '../database/erase'
 import { Conflict } from '../database/record-table'
 import { NotFound, read } from '../http/door'
@@ -30,16 +31,17 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
     summary: `Erase this ${kind} for good, out of the file too; older backups still hold it`,
     body: eraseSchema,
     answers: { 404: `No such ${kind}`, 409: 'Changed since it was read' },
-    run: async (context) => {
+    run: async (context): Promise<Erasure> => {
       const { version } = read(eraseSchema, context.request.body)
       const record = stored(context, kind)
       if (!record) throw new NotFound(kind)
       if (record.version !== version) throw new Conflict(record)
       const goes = whatGoes(context.practice, context.dataFolder, kind, record.id)
-      await alone(context.practice, 'A record is being erased', () =>
+      const left = await alone(context.practice, 'A record is being erased', () =>
         erase(context.practice, kind, record.id),
       )
-      return goes
+      if (left !== undefined) context.request.log.error(left, 'what was erased is not written over yet')
+      return { ...goes!, traces: left !== undefined }
     },
   },
 ])

@@ -8,11 +8,10 @@ import type { Route } from '../http/route'
 
 const isEmpty = (practice: Practice): boolean => practice.horses.list('1 LIMIT 1').length === 0
 
-const factsOf = (practice: Practice, dataFolder: string): PracticeFacts => ({
-  ...practice.facts.current(),
-  empty: isEmpty(practice),
-  aside: whatLiesAside(dataFolder),
-})
+const factsOf = (practice: Practice, dataFolder: string): PracticeFacts => {
+  const { name, demo, usual } = practice.facts.current()
+  return { name, demo, usual, empty: isEmpty(practice), aside: whatLiesAside(dataFolder) }
+}
 
 /** The practice as a whole: the demo or one's own, and the way from one to the other. */
 export const practiceRoutes: Route[] = [

@@ -20,7 +20,7 @@ import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { HelpButton } from '../help/help-button'
 import { Api, failureText } from '../state/api'
 import { browserStore } from '../state/browser-store'
-import { backupsText, goesText } from './erasure-text'
+import { backupsText, goesText, tracesText } from './erasure-text'
 
 export interface EraseDialogData {
   kind: 'owner' | 'horse' | 'visit'
@@ -55,7 +55,9 @@ export interface EraseDialogData {
   template: `
     <h2 mat-dialog-title>Erase {{ data.name }} for good</h2>
     <mat-dialog-content>
-      @if (goes(); as goes) {
+      @if (traces()) {
+        <p role="alert">{{ tracesText(data.name) }}</p>
+      } @else if (goes(); as goes) {
         <p>
           <strong>{{ goesText(goes) }}</strong> It cannot be undone.
         </p>
@@ -63,21 +65,27 @@ export interface EraseDialogData {
       } @else if (!failure()) {
         <p role="status">Looking what goes with it …</p>
       }
-      <a mat-stroked-button [href]="file()" download
-        ><mat-icon svgIcon="download" />Take it out as a file first</a
-      >
-      <mat-form-field>
-        <mat-label>Type “{{ data.name }}” to go on</mat-label>
-        <input matInput name="typed" autocomplete="off" [(ngModel)]="typed" />
-      </mat-form-field>
+      @if (!traces()) {
+        <a mat-stroked-button [href]="file()" download
+          ><mat-icon svgIcon="download" />Take it out as a file first</a
+        >
+        <mat-form-field>
+          <mat-label>Type “{{ data.name }}” to go on</mat-label>
+          <input matInput name="typed" autocomplete="off" [(ngModel)]="typed" />
+        </mat-form-field>
+      }
       @if (failure()) {
         <p class="failure" role="alert">{{ failure() }}</p>
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <cr-help-button topic="erase" />
-      <button mat-button mat-dialog-close cdkFocusInitial>Keep it</button>
-      <button mat-flat-button [disabled]="!goes() || !same() || sending()" (click)="erase()">Erase</button>
+      @if (traces()) {
+        <button mat-flat-button [mat-dialog-close]="true">Close</button>
+      } @else {
+        <button mat-button mat-dialog-close cdkFocusInitial>Keep it</button>
+        <button mat-flat-button [disabled]="!goes() || !same() || sending()" (click)="erase()">Erase</button>
+      }
     </mat-dialog-actions>
   `,
   styles: `
@@ -101,6 +109,8 @@ export class EraseDialog {
   protected readonly typed = signal('')
   protected readonly failure = signal('')
   protected readonly sending = signal(false)
+  /** Erased, but the file still holds what can be read of it. */
+  protected readonly traces = signal(false)
   protected readonly same = computed(
     () => this.typed().trim().toLowerCase() === this.data.name.trim().toLowerCase(),
   )
@@ -109,6 +119,7 @@ export class EraseDialog {
   )
   protected readonly goesText = goesText
   protected readonly backupsText = backupsText
+  protected readonly tracesText = tracesText
 
   constructor() {
     this.api.whatGoes(this.data.kind, this.data.id).subscribe({
@@ -131,10 +142,13 @@ export class EraseDialog {
         switchMap(() => this.api.erase(kind, id, version)),
       )
       .subscribe({
-        next: () => {
+        next: ({ traces }) => {
           for (const visitId of visitIds)
             for (const what of ['bench', 'look']) browserStore.remove(`${what}.${visitId}`)
-          this.dialog.close(true)
+          if (!traces) return this.dialog.close(true)
+          // It cannot be kept any more: whichever way the dialog is closed now, it is erased.
+          this.dialog.disableClose = true
+          this.traces.set(true)
         },
         error: (error: unknown) => {
           this.sending.set(false)

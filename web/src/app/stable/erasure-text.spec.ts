@@ -1,4 +1,4 @@
-import { backupsText, goesText } from './erasure-text'
+import { backupsText, goesText, tracesText } from './erasure-text'
 
 describe('what goes with a record that is erased', () => {
   const goes = { horses: ['Ash', 'Elm'], visits: 1, feet: 4, patterns: 2, backups: 0 }
@@ -11,5 +11,8 @@ describe('what goes with a record that is erased', () => {
   it('says who still has it', () => {
     expect(backupsText(goes)).toContain('taken elsewhere')
     expect(backupsText({ ...goes, backups: 3 })).toContain('3 backups')
+  })
+  it('says what is done where the file still holds it', () => {
+    expect(tracesText('Ash')).toMatch(/^Ash is erased.*make room, then start Crescent anew/)
   })
 })
