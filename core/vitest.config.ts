@@ -1,5 +1,5 @@
 import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
-  test: { include: ['src/**/*.spec.ts'], environment: 'node' },
+  test: { include: ['src/**/*.spec.ts'], environment: 'node', testTimeout: 60_000 },
 })

@@ -1,7 +1,7 @@
 // npm run fuzz: plans drawn at random over all modifications, each looked at from outside. Takes how many, and a seed.
 import fc from 'fast-check'
-import { anyPlan, requestOf, tryPlan, type AnyPlan } from '../src/fuzz/any-plan'
-import { faultsOf, jumpAt } from '../src/fuzz/checks'
+import { anyPlan, requestOf, tryPlan, type AnyPlan } from '../src/testing/fuzz/any-plan'
+import { faultsOf, jumpAt } from '../src/testing/fuzz/checks'
 
 const count = Number(process.argv[2] ?? 20_000)
 const seed = Number(process.argv[3] ?? 1)

@@ -1,7 +1,7 @@
 // Time of planShoe on feet that all differ, as when a handle is dragged.
-import { planShoe } from '../src/plan'
+import { planShoe } from '../src/plan/plan'
 import type { ShoeInput } from '../src/records/shoe'
-import { FIVE_BY_FIVE, PLAIN_SHOE } from '../src/samples'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../src/testing/samples'
 
 const RUNS = 2_000
 

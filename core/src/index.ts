@@ -2,10 +2,10 @@ export * from './units/length'
 export * from './units/angle'
 export * from './units/weight'
 export * from './units/figure'
-export * from './problem'
-export { describeProblem } from './range'
+export * from './notices/problem'
+export { describeProblem } from './notices/range'
 export type { Vec } from './geometry/vector'
-export type { Caution, Severity } from './cautions/caution'
+export type { Caution, Severity } from './notices/caution'
 export {
   FOOT_FIGURES,
   footFigure,
@@ -20,7 +20,7 @@ export { widestPart, type WidestPart, type WidestWay } from './foot/widest-part'
 export { wallThicknessAt } from './foot/wall'
 export { regionsOf, REGIONS, type Region } from './foot/regions'
 export { asymmetry, compareOutlines, type RegionDifference } from './foot/comparison'
-export { sideView, type SideFigures, type SideView } from './foot/side-view'
+export { sideView, type SideFigures, type SideView } from './views/side-view'
 export { trend, type Measured, type Trend } from './foot/trend'
 export {
   FOLLOWED,
@@ -34,16 +34,16 @@ export {
 export type { Balance, HeelSupport } from './foot/balance/balance'
 export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
-export { SCHOOLS } from './foot/balance/schools'
-export * from './look/choices'
-export { PLACES, placeNamed, type PlaceKey } from './look/places'
+export { SCHOOLS } from './foot/balance/schools/index'
+export * from './terms/choices'
+export { PLACES, placeNamed, type PlaceKey } from './terms/places'
 export {
   FINDING_KINDS,
   findingKind,
   kindsFor,
   type FindingKind,
   type FindingKindKey,
-} from './look/finding-kinds'
+} from './terms/finding-kinds'
 export { footMap, usualFoot, type FootMap } from './look/foot-map'
 export { placeAreas, type PlaceArea } from './look/place-areas'
 export { lookProblems } from './look/check-look'
@@ -54,9 +54,9 @@ export { endProportion } from './look/old-shoe'
 export { closedGates, gatesOf, type Gate } from './look/gates'
 export { advise, adviceTitle } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
-export { clashOf, modification, MODIFICATIONS } from './shoe/modifications'
-export { MODIFICATION_GROUPS, type ModificationGroup } from './shoe/modifications/modification'
-export { nailHandles, shoeHandles, withFigure, type ShoeHandle } from './shoe/handles'
+export { clashOf, modification, MODIFICATIONS } from './modifications/index'
+export { MODIFICATION_GROUPS, type ModificationGroup } from './modifications/modification'
+export { nailHandles, shoeHandles, withFigure, type ShoeHandle } from './plan/handles'
 export type {
   CourseStep,
   Guide,
@@ -65,12 +65,12 @@ export type {
   ModificationHandle,
   Part as ShoePart,
   ShoeContext,
-} from './shoe/modifications/modification'
+} from './modifications/modification'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
 export { FIT_FIGURES, FIT_PRESETS, setBackBy, type Fit, type FitFigure, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
-export type { BarMark, Branch, Iron, IronPart } from './iron/iron'
-export type { Nail, Verdict } from './nails/nails'
+export type { BarMark, Iron, IronPart } from './iron/iron'
+export type { Nail } from './nails/nails'
 export {
   bySchool,
   MOST_HOLES,
@@ -85,20 +85,26 @@ export {
 } from './nails/nail-plan'
 export { markAt, oldHoles, type ClearStretch } from './nails/keep-clear'
 export type { Nailing } from './nails/nailing'
-export { SCHOOLS_OF_NAILING, type NailSchoolName } from './nails/schools'
-export { NAIL_RANGES, USUAL_NAIL_SIZES } from './nails/sizes'
+export { SCHOOLS_OF_NAILING } from './nails/schools'
+export { USUAL_NAIL_SIZES } from './workshop/sizes'
 export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } from './nails/turning'
 export { sectionOutline, type SectionForm } from './shoe/section-form'
-export { cutAt, type SectionCut } from './shoe/build'
-export { differences, type Difference } from './shoe/difference'
-export { elevation, footSeat, silhouette } from './shoe/elevation'
-export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './shoe/solid'
-export { TEMPLATES, templatesFor, type Template } from './shoe/templates'
-export { wallSection, type WallSection } from './nails/wall-section'
+export { cutAt, type SectionCut } from './modifications/build'
+export { differences, type Difference } from './plan/difference'
+export { elevation, footSeat, silhouette } from './views/elevation'
+export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './views/solid'
+export { TEMPLATES, templatesFor, type Template } from './plan/templates'
+export { wallSection, type WallSection } from './views/wall-section'
 export { clearOfFindings } from './look/keep-clear'
-export { FORGING_STAGES, type ForgingStep } from './shoe/forging'
-export { checkWorkshop, resolveWorkshop, USUAL_WORKSHOP, WORKSHOP_FIGURES, type Workshop } from './workshop'
-export { planShoe, type Plan, type PlannedModification } from './plan'
+export { FORGING_STAGES, type ForgingStep } from './modifications/forging'
+export {
+  checkWorkshop,
+  resolveWorkshop,
+  USUAL_WORKSHOP,
+  WORKSHOP_FIGURES,
+  type Workshop,
+} from './workshop/workshop'
+export { planShoe, type Plan, type PlannedModification } from './plan/plan'
 export type {
   Animal,
   BreakoverSchool,
@@ -119,16 +125,7 @@ export type {
   Untrimmed,
   VetWord,
 } from './records/look'
-export type {
-  FitName,
-  FitNumbers,
-  Material,
-  NailSize,
-  Section,
-  SectionShape,
-  ShoeInput,
-  WorkshopInput,
-} from './records/shoe'
+export type { FitNumbers, NailSize, Section, ShoeInput, WorkshopInput } from './records/shoe'
 export { CLOSE_LIST, type CloseStep } from './nails/close-list'
 export type {
   CloseCheck,
@@ -157,13 +154,20 @@ export {
   type VisitPage,
   type FoundPattern,
 } from './records/answers'
-export { snapshotOf, type Snapshot } from './records/snapshot'
-export { writeTold, type Quantity, type Told } from './units/told'
+export { snapshotOf } from './plan/snapshot'
+export type { Snapshot } from './records/snapshot'
+export { writeTold, type Quantity, type Told } from './notices/told'
 export { RULES_ADD } from './iron/iron'
 export type { Beginning, Erasure, Losses, PracticeFacts, UsualShoe } from './records/practice-facts'
-export { designName, modificationWords } from './shoe/design-name'
-export { refit } from './shoe/refit'
+export { designName, modificationWords } from './plan/design-name'
+export { refit } from './plan/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'
 export { changeClauses } from './advice/change-words'
 export { contradictions, type Contradiction } from './advice/contradictions'
 export { piecesOf, WORDS, wordNamed, type Piece, type Word } from './terms/words'
+export type { Half } from './terms/half'
+export type { Verdict } from './terms/verdicts'
+export type { NailSchoolName } from './terms/nail-schools'
+export { NAIL_RANGES } from './terms/nail-ranges'
+export type { FitName } from './terms/fits'
+export type { Material, SectionShape } from './terms/sections'

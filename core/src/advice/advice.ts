@@ -1,10 +1,10 @@
 import type { Foot } from '../foot/measurements'
-import type { FindingKindKey } from '../look/finding-kinds'
-import type { NailSchoolName } from '../nails/schools'
+import type { FindingKindKey } from '../terms/finding-kinds'
 import type { BreakoverSchool, Side } from '../records/foot'
 import type { Finding, FootLook, Look } from '../records/look'
-import type { FitName } from '../records/shoe'
 import type { Trait } from '../terms/traits'
+import type { NailSchoolName } from '../terms/nail-schools'
+import type { FitName } from '../terms/fits'
 
 export type { Trait }
 

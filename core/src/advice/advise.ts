@@ -1,6 +1,6 @@
 import { standing } from '../look/carry'
 import type { Advice, AdviceContext } from './advice'
-import { ADVICE_RULES } from './rules'
+import { ADVICE_RULES } from './rules/index'
 
 /** All advice that applies to a foot. Advice that pulls in two directions is shown with what it clashes with, never dropped. */
 export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[] {

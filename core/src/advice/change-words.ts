@@ -1,6 +1,6 @@
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import { FIT_PRESETS } from '../shoe/fit'
-import { modification } from '../shoe/modifications'
+import { modification } from '../modifications/index'
 import type { AdviceChange } from './advice'
 
 /** What accepting advice does to the shoe on the Bench, as clauses: `sets the fit to conservative`. None where it only stands on record. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { planShoe } from '../plan'
+import { planShoe } from '../plan/plan'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
-import { FIVE_BY_FIVE, PLAIN_SHOE } from '../samples'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import type { Advice } from './advice'
 import { contradictions } from './contradictions'
 

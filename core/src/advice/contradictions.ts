@@ -1,8 +1,8 @@
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
-import type { Plan } from '../plan'
+import type { Plan } from '../plan/plan'
 import type { ShoeInput } from '../records/shoe'
 import { FIT_FIGURES, FIT_PRESETS, resolveFit } from '../shoe/fit'
-import { modification } from '../shoe/modifications'
+import { modification } from '../modifications/index'
 import type { Trait } from '../terms/traits'
 import type { Advice, AdviceChange } from './advice'
 

@@ -1,4 +1,4 @@
-import type { Caution, Severity } from './caution'
+import type { Caution, Severity } from '../notices/caution'
 import { balanceCautions } from './balance-cautions'
 import type { CautionContext, CautionRule } from './context'
 import { coverCautions } from './cover-cautions'

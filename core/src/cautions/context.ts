@@ -11,7 +11,7 @@ import type { Section } from '../records/shoe'
 import type { SuggestedSection } from '../shoe/common-sections'
 import type { Fit } from '../shoe/fit'
 import type { Rims } from '../shoe/rims'
-import type { Caution } from './caution'
+import type { Caution } from '../notices/caution'
 
 /** Everything a rule may look at: the plan, worked out. */
 export interface CautionContext {

@@ -1,6 +1,6 @@
 import { mostUncovered } from '../shoe/cover'
 import type { CautionRule } from './context'
-import { length, told } from '../units/told'
+import { length, told } from '../notices/told'
 
 /** What cannot be seen with the eye is no reason to speak, mm. */
 const SEEN = 0.5

@@ -1,7 +1,7 @@
 import type { Nail } from '../nails/nails'
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { CautionRule } from './context'
-import { length, told } from '../units/told'
+import { length, told } from '../notices/told'
 
 /** Exits further apart than this are seen, mm (common practice, no source). */
 const EXIT_SPREAD = 6

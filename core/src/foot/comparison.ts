@@ -1,6 +1,6 @@
 import { nearestStation, placeAt } from '../geometry/track'
 import { turnRight, type Vec } from '../geometry/vector'
-import type { Half } from './half'
+import type { Half } from '../terms/half'
 import type { FootOutline } from './outline'
 import { regionsOf, type Region, type Stretch } from './regions'
 

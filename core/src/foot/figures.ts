@@ -1,7 +1,7 @@
 import type { Animal, FootInput } from '../records/foot'
 import type { FigureKind } from '../units/figure'
 import { inches } from '../units/length'
-import { length, told, type Told } from '../units/told'
+import { length, told, type Told } from '../notices/told'
 
 /** What is chosen about a foot, not measured. */
 export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear'

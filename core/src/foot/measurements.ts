@@ -1,8 +1,8 @@
-import { outOfRange } from '../range'
-import type { Problem } from '../problem'
+import { outOfRange } from '../notices/range'
+import type { Problem } from '../notices/problem'
 import type { Animal, FootInput } from '../records/foot'
-import type { Caution } from '../cautions/caution'
-import { question } from '../cautions/question'
+import type { Caution } from '../notices/caution'
+import { question } from '../notices/question'
 import { widestPart } from './widest-part'
 import { FOOT_FIGURES, type FootFigureKey, type KnownFigures } from './figures'
 

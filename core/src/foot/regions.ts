@@ -1,4 +1,4 @@
-import type { Half } from './half'
+import type { Half } from '../terms/half'
 import type { FootOutline } from './outline'
 
 /** The places of the outline in the trade's words, from the toe back. */

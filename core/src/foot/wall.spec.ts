@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { FIVE_BY_FIVE } from '../samples'
+import { FIVE_BY_FIVE } from '../testing/samples'
 import { readFoot } from './measurements'
 import { footOutline } from './outline'
 import { wallThicknessAt } from './wall'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { FIVE_BY_FIVE } from '../samples'
+import { FIVE_BY_FIVE } from '../testing/samples'
 import { readFoot } from './measurements'
 import { BEHIND_APEX, widestPart } from './widest-part'
 

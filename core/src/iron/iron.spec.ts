@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { planShoe } from '../plan'
-import { FIVE_BY_FIVE, PLAIN_SHOE } from '../samples'
+import { planShoe } from '../plan/plan'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { inches } from '../units/length'
 
 const CIRCLE_QUARTER = Math.PI / 2

@@ -3,21 +3,21 @@ import type { Vec } from '../geometry/vector'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
-import type { Part, WorkMark } from '../shoe/modifications/modification'
+import type { Part, WorkMark } from '../modifications/modification'
 import { profileVolume, volumeTo, type Profile } from '../shoe/profile'
 import { toeStation, type Rims } from '../shoe/rims'
 import { DENSITY, sectionArea } from '../shoe/section'
 import { inches } from '../units/length'
-import type { Workshop } from '../workshop'
-
-export type Branch = 'lateral' | 'medial'
+import type { Half } from '../terms/half'
+import type { MarkKind } from '../terms/mark-kinds'
+import type { Workshop } from '../workshop/workshop'
 
 /** A place to mark on the straight bar. */
 export interface BarMark {
-  kind: 'toe' | 'hole' | 'heel-end' | 'work'
+  kind: MarkKind
   label: string
   /** The branch it lies on; none for the toe. */
-  branch: Branch | null
+  branch: Half | null
   /** From the toe mark, along the bar, mm. */
   fromMiddle: number
   /** From the end of its own branch (the toe mark: from the lateral end), mm. */
@@ -56,7 +56,7 @@ export interface Iron {
   /** Bar that closes the shoe behind the heels; within the cut, half at either end. */
   closing: number
   /** Bar each branch takes, toe mark to end. They differ on a foot whose branches differ. */
-  branches: Record<Branch, number>
+  branches: Record<Half, number>
   /** Pieces beside the bar of the branches, each with what to cut for it. */
   parts: IronPart[]
   /** What a plain shoe in general fit takes of the same bar: what the rules of thumb speak of. */
@@ -125,12 +125,12 @@ function barMarks(
   rims: Rims,
   holes: readonly NailHole[],
   work: readonly WorkMark[],
-  branches: Record<Branch, number>,
+  branches: Record<Half, number>,
   beyondHeel: number,
   onBar: (s: number) => number,
 ): BarMark[] {
   const toe = toeStation(rims)
-  const at = (point: Vec, branch: Branch) => {
+  const at = (point: Vec, branch: Half) => {
     const fromMiddle = Math.abs(onBar(nearestStation(rims.centroid, point) - toe))
     return { branch, fromMiddle, fromEnd: branches[branch] - fromMiddle }
   }
@@ -144,7 +144,7 @@ function barMarks(
     label,
     ...at(placeAt(rims.outer, station).point, station < rims.toe ? 'lateral' : 'medial'),
   }))
-  const heelEnd = (branch: Branch): BarMark => ({
+  const heelEnd = (branch: Half): BarMark => ({
     kind: 'heel-end',
     label: 'Heel end',
     branch,

@@ -1,6 +1,6 @@
 import type { Side } from '../records/foot'
 import type { Answer, Finding, Look } from '../records/look'
-import { findingKind } from './finding-kinds'
+import { findingKind } from '../terms/finding-kinds'
 
 /** Findings of the look before that have no answer yet: are they better, the same, worse or gone? */
 export function openQuestions(before: Look | undefined, now: Look, side: Side): Finding[] {

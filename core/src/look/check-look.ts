@@ -1,10 +1,10 @@
-import { problem, type Problem } from '../problem'
-import { outOfRange } from '../range'
+import { problem, type Problem } from '../notices/problem'
+import { outOfRange } from '../notices/range'
 import type { Finding, Look } from '../records/look'
 import { SIDES } from '../terms/sides'
 import { OLD_SHOE_FIGURES, UNTRIMMED_FIGURES, type LookFigure } from './figures'
-import { findingKind } from './finding-kinds'
-import { placeNamed } from './places'
+import { findingKind } from '../terms/finding-kinds'
+import { placeNamed } from '../terms/places'
 
 /** What of a look cannot be: a grade its kind does not have, a place it is not found at, a figure no foot has. */
 export const lookProblems = (look: Look): Problem[] =>

@@ -1,5 +1,5 @@
-import { outOfRange } from '../range'
-import type { Problem } from '../problem'
+import { outOfRange } from '../notices/range'
+import type { Problem } from '../notices/problem'
 import type { FigureKind } from '../units/figure'
 import type { OldShoe, Untrimmed } from '../records/look'
 

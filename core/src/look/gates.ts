@@ -1,8 +1,8 @@
 import type { Side } from '../records/foot'
 import type { Look } from '../records/look'
 import { standing } from './carry'
-import { findingKind, type FindingKindKey } from './finding-kinds'
-import { placeNamed } from './places'
+import { findingKind, type FindingKindKey } from '../terms/finding-kinds'
+import { placeNamed } from '../terms/places'
 
 /** A finding that calls for the vet: the work stops here until it is acknowledged. */
 export interface Gate {

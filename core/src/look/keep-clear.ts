@@ -2,7 +2,7 @@ import type { FootOutline } from '../foot/outline'
 import { regionsOf } from '../foot/regions'
 import type { KeepClear } from '../records/foot'
 import type { Finding } from '../records/look'
-import type { FindingKindKey } from './finding-kinds'
+import type { FindingKindKey } from '../terms/finding-kinds'
 
 /** Findings of the wall that no nail may go into, from a grade on, and how they are named. */
 const KINDS: Partial<Record<FindingKindKey, { why: KeepClear['why']; from: number; share: number }>> = {

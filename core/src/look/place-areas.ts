@@ -4,7 +4,7 @@ import { regionsOf } from '../foot/regions'
 import { placeAt } from '../geometry/track'
 import { turnRight, type Vec } from '../geometry/vector'
 import type { Foot } from '../foot/measurements'
-import type { PlaceKey } from './places'
+import type { PlaceKey } from '../terms/places'
 
 /** A place on the drawing that can be touched: a closed line in the foot's frame, and where to write beside it. */
 export interface PlaceArea {

@@ -1,6 +1,6 @@
 import type { CloseCheck } from '../records/practice'
 import { inches } from '../units/length'
-import { length, told, type Told } from '../units/told'
+import { length, told, type Told } from '../notices/told'
 
 /** One thing to look at while a foot is nailed and finished, in the order of the work. */
 export interface CloseStep {

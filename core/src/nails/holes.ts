@@ -1,18 +1,18 @@
-import { problem, type Problem } from '../problem'
+import { problem, type Problem } from '../notices/problem'
 import type { Foot } from '../foot/measurements'
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import type { FootOutline } from '../foot/outline'
 import { wallThicknessAt } from '../foot/wall'
-import type { Branch } from '../iron/iron'
 import { webAt, type Rims } from '../shoe/rims'
 import type { NailPlan } from './nail-plan'
 import { nailSchool } from './schools'
-import { length, told } from '../units/told'
+import { length, told } from '../notices/told'
+import type { Half } from '../terms/half'
 
 /** A hole as it is punched. */
 export interface NailHole {
-  branch: Branch
+  branch: Half
   /** Counted from the toe, 1 first. */
   number: number
   x: number
@@ -48,7 +48,7 @@ export const LEAST_APART = 8
 export const FROM_ENDS = 6
 
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
-export function holePlaces(rims: Rims, outline: FootOutline, plan: NailPlan, branch: Branch): number[] {
+export function holePlaces(rims: Rims, outline: FootOutline, plan: NailPlan, branch: Half): number[] {
   const { holes, each, ...asked } = plan[branch]
   const zone = nailSchool(plan.school).zone(rims, outline, branch)
   // Where nobody put them, holes take the room they need even where a school's zone is short: that is told, not refused.

@@ -1,8 +1,8 @@
-import { outOfRange } from '../range'
-import type { Problem } from '../problem'
-import type { Half } from '../foot/half'
+import { outOfRange } from '../notices/range'
+import type { Problem } from '../notices/problem'
+import type { Half } from '../terms/half'
 import type { ShoeInput } from '../records/shoe'
-import type { NailSchoolName } from './schools'
+import type { NailSchoolName } from '../terms/nail-schools'
 
 /** What is said of one hole apart from the others. Lengths in mm, lean in degrees from the ground. */
 export interface HoleChange {

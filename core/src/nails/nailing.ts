@@ -1,8 +1,8 @@
 import type { NailSize } from '../records/shoe'
 import type { NailPlan } from './nail-plan'
 import type { Nail } from './nails'
-import type { NailSchoolName } from './schools'
-import { nailNeed, suggestNail, type NailNeed } from './sizes'
+import { nailNeed, suggestNail, type NailNeed } from '../workshop/sizes'
+import type { NailSchoolName } from '../terms/nail-schools'
 
 /** How the shoe is nailed as a whole. */
 export interface Nailing {

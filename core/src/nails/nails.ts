@@ -4,26 +4,13 @@ import { wallAngleAt, wallHeightAt } from '../foot/wall'
 import { placeAt } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import { cotangent } from '../units/angle'
-import type { Workshop } from '../workshop'
+import type { Workshop } from '../workshop/workshop'
 import { nailFlight } from './flight'
 import type { NailHole } from './holes'
+import type { Verdict } from '../terms/verdicts'
 import { inTheWay, type ClearStretch } from './keep-clear'
 import type { NailPlan } from './nail-plan'
-import { length, told, type Told } from '../units/told'
-
-/** What is to be thought of a nail: only `sound` is driven without a second look. */
-export const VERDICTS = [
-  'sound',
-  'low',
-  'too-low',
-  'too-high',
-  'never-out',
-  'close',
-  'misses',
-  'in-the-way',
-  'would-prick',
-] as const
-export type Verdict = (typeof VERDICTS)[number]
+import { length, told, type Told } from '../notices/told'
 
 /** A hole with the nail that would go into it. */
 export interface Nail extends NailHole {

@@ -1,10 +1,8 @@
-import type { Half } from '../foot/half'
+import type { Half } from '../terms/half'
 import type { FootOutline } from '../foot/outline'
 import { nearestStation, placeAt, trackLength, type Track } from '../geometry/track'
 import type { Rims } from '../shoe/rims'
-
-export const NAIL_SCHOOLS = ['sound', 'laminitic'] as const
-export type NailSchoolName = (typeof NAIL_SCHOOLS)[number]
+import type { NailSchoolName } from '../terms/nail-schools'
 
 /** Where nails may stand along the outer rim, mm from the middle of the toe, and where they are put unless told. */
 export interface NailZone {

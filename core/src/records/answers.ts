@@ -1,6 +1,6 @@
 import type { UsualShoe } from './practice-facts'
 import type { Look } from './look'
-import type { Problem } from '../problem'
+import type { Problem } from '../notices/problem'
 import { SIDES, type Side } from '../terms/sides'
 import type {
   FootRecord,

@@ -9,9 +9,9 @@ import {
   SIDE_LINES,
   WEARS,
   WORKS,
-} from '../look/choices'
-import { FINDING_KIND_KEYS } from '../look/finding-kinds'
-import { PLACE_KEYS } from '../look/places'
+} from '../terms/choices'
+import { FINDING_KIND_KEYS } from '../terms/finding-kinds'
+import { PLACE_KEYS } from '../terms/places'
 import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
 import { sideSchema } from './foot'
 

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { lineSchema } from './common'
-import { FIT_NAMES, sectionSchema } from './shoe'
+import { sectionSchema } from './shoe'
+import { FIT_NAMES } from '../terms/fits'
 
 /** The shoe that a foot begins with which never had one. */
 export const usualShoeSchema = z.object({ section: sectionSchema, fit: z.enum(FIT_NAMES) }).strict()

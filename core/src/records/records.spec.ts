@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { planShoe } from '../plan'
-import { FIVE_BY_FIVE, PLAIN_SHOE } from '../samples'
+import { planShoe } from '../plan/plan'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { PLAIN } from '../units/figure'
-import { writeTold } from '../units/told'
+import { writeTold } from '../notices/told'
 import { currentPatterns, type StoredPattern } from './answers'
 import { footSchema, horseSchema, patternSchema, shoeSchema } from './index'
-import { snapshotOf } from './snapshot'
+import { snapshotOf } from '../plan/snapshot'
 
 const ID = '3f0c6a52-6f0e-4a3e-8f5e-0a1b2c3d4e5f'
 

@@ -1,11 +1,9 @@
 import * as z from 'zod'
-import { NAIL_SCHOOLS } from '../nails/schools'
-import { NAIL_RANGES } from '../nails/sizes'
+import { FIT_NAMES } from '../terms/fits'
+import { MATERIALS, SECTION_SHAPES } from '../terms/sections'
 import { WAYS_BACK } from '../terms/ways-back'
-
-export const SECTION_SHAPES = ['flat', 'concave', 'half-round'] as const
-export const MATERIALS = ['steel', 'aluminium'] as const
-export const FIT_NAMES = ['flush', 'general', 'supportive', 'conservative', 'slide'] as const
+import { NAIL_SCHOOLS } from '../terms/nail-schools'
+import { NAIL_RANGES } from '../terms/nail-ranges'
 
 const mm = z.number().describe('mm')
 
@@ -98,10 +96,7 @@ export const workshopSchema = z
   .strict()
 
 export type Section = z.infer<typeof sectionSchema>
-export type SectionShape = Section['shape']
-export type Material = Section['material']
 export type NailSize = z.infer<typeof nailSizeSchema>
-export type FitName = (typeof FIT_NAMES)[number]
 export type FitNumbers = z.infer<typeof fitNumbersSchema>
 export type ShoeInput = z.infer<typeof shoeSchema>
 export type WorkshopInput = z.infer<typeof workshopSchema>

@@ -1,16 +1,19 @@
-import type { Nail } from '../nails/nails'
-import type { Plan } from '../plan'
-import { simplified } from '../geometry/simplified'
+import * as z from 'zod'
 import type { Vec } from '../geometry/vector'
+import type { Caution } from '../notices/caution'
+import { FINENESS } from '../notices/told'
+import type { Half } from '../terms/half'
+import { MARK_KINDS, type MarkKind } from '../terms/mark-kinds'
+import { VERDICTS, type Verdict } from '../terms/verdicts'
 
 /** What a pattern came to on the day it was saved, kept for the record: lines to 0.1 mm. */
 export interface Snapshot {
   cutLength: number
   centrelineLength: number
   weight: number
-  marks: Plan['iron']['marks']
+  marks: SnapshotMark[]
   nails: SnapshotNail[]
-  cautions: Pick<Plan['cautions'][number], 'code' | 'severity' | 'title'>[]
+  cautions: Pick<Caution, 'code' | 'severity' | 'title'>[]
   outline: {
     foot: readonly Vec[]
     body: readonly Vec[]
@@ -21,62 +24,87 @@ export interface Snapshot {
   }
 }
 
-/** A nail as it was planned and, where somebody looked, as it came out; older snapshots lack how it went in. */
-export type SnapshotNail = Pick<
-  Nail,
-  'branch' | 'number' | 'x' | 'y' | 'driven' | 'exitHeight' | 'verdict' | 'seen'
-> &
-  Partial<Pick<Nail, 'insideWall' | 'lean' | 'wallAngle' | 'alongWall'>>
-
-/** The part of a plan that is stored with a pattern. */
-export function snapshotOf(plan: Plan): Snapshot {
-  const { iron, nails, cautions, outline, parts } = plan
-  // A piece that waits for its turn, as the next cross bar, is cut but not seen.
-  const drawn = parts.filter(({ edge }) => edge.length > 2)
-  return {
-    cutLength: round(iron.cutLength, 2),
-    centrelineLength: round(iron.centrelineLength, 2),
-    weight: round(iron.weight, 1),
-    marks: iron.marks.map((mark) => ({
-      ...mark,
-      fromMiddle: round(mark.fromMiddle, 2),
-      fromEnd: round(mark.fromEnd, 2),
-    })),
-    nails: nails.map((nail) => ({
-      branch: nail.branch,
-      number: nail.number,
-      x: round(nail.x, 2),
-      y: round(nail.y, 2),
-      driven: nail.driven,
-      exitHeight: round(nail.exitHeight, 1),
-      verdict: nail.verdict,
-      insideWall: round(nail.insideWall, 2),
-      lean: round(nail.lean, 2),
-      wallAngle: round(nail.wallAngle, 2),
-      alongWall: round(nail.alongWall, 1),
-      ...(nail.seen !== undefined && { seen: nail.seen }),
-    })),
-    cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),
-    outline: {
-      foot: roundLine(outline.foot),
-      body: roundLine(outline.body),
-      ...linesOf(
-        'parts',
-        drawn.filter(({ layer }) => layer !== 'pad'),
-      ),
-      ...linesOf(
-        'behind',
-        drawn.filter(({ layer }) => layer === 'pad'),
-      ),
-    },
-  }
+/** A mark on the bar, mm from the toe mark and from the end of its own branch. */
+export interface SnapshotMark {
+  kind: MarkKind
+  label: string
+  branch: Half | null
+  fromMiddle: number
+  fromEnd: number
 }
 
-const linesOf = (key: 'parts' | 'behind', parts: Plan['parts']) =>
-  parts.length > 0 ? { [key]: parts.map(({ edge }) => roundLine(edge)) } : {}
+/** A nail as it was planned and, where somebody looked, as it came out; older snapshots lack how it went in. */
+export interface SnapshotNail {
+  branch: Half
+  number: number
+  /** In the foot's frame, mm. */
+  x: number
+  y: number
+  driven: boolean
+  exitHeight: number
+  verdict: Verdict
+  /** How high it came out, mm. */
+  seen?: number | undefined
+  insideWall?: number | undefined
+  /** Degrees from the ground, as `wallAngle`. */
+  lean?: number | undefined
+  wallAngle?: number | undefined
+  /** Along the wall from the toe, mm. */
+  alongWall?: number | undefined
+}
 
-/** Adding 0 turns -0, which JSON does not know, into 0. */
-const round = (value: number, digits: number): number => Number(value.toFixed(digits)) + 0
-/** Drawn lines are the bulk of what is kept: only the points that are needed to stay within a sixth of a millimetre. */
-const roundLine = (line: readonly Vec[]): Vec[] =>
-  simplified(line, 0.16).map(([x, y]) => [round(x, 1), round(y, 1)])
+/** Within this everything about a shoe lies, mm. */
+const mm = z.number().min(-5_000).max(5_000)
+const half = z.enum(['lateral', 'medial'])
+const line = z.array(z.tuple([mm, mm])).max(5_000)
+const told = z.union([
+  z.string().max(2_000),
+  z
+    .array(
+      z.union([z.string().max(2_000), z.object({ length: mm, as: z.enum(FINENESS).optional() }).strict()]),
+    )
+    .max(60),
+])
+
+const markSchema = z.object({
+  kind: z.enum(MARK_KINDS),
+  label: z.string().max(200),
+  branch: half.nullable(),
+  fromMiddle: mm,
+  fromEnd: mm,
+})
+
+const nailSchema = z.object({
+  branch: half,
+  number: z.number().int().min(1).max(20),
+  x: mm,
+  y: mm,
+  driven: z.boolean(),
+  exitHeight: mm,
+  verdict: z.enum(VERDICTS),
+  seen: mm.optional(),
+  insideWall: mm.optional(),
+  lean: z.number().min(0).max(180).optional(),
+  wallAngle: z.number().min(0).max(180).optional(),
+  alongWall: mm.optional(),
+})
+
+/** What a pattern came to, as it is read from a file: every number finite and of a size a shoe can have. */
+export const snapshotSchema = z.object({
+  cutLength: mm,
+  centrelineLength: mm,
+  weight: z.number().min(0).max(100_000),
+  marks: z.array(markSchema).max(500),
+  nails: z.array(nailSchema).max(60),
+  cautions: z
+    .array(
+      z.object({ code: z.string().max(200), severity: z.enum(['stop', 'caution', 'note']), title: told }),
+    )
+    .max(200),
+  outline: z.object({
+    foot: line,
+    body: line,
+    parts: z.array(line).max(200).optional(),
+    behind: z.array(line).max(200).optional(),
+  }),
+}) satisfies z.ZodType<Snapshot>

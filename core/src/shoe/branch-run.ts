@@ -1,6 +1,14 @@
 import { sliceTrack, track, trackLength, type Track } from '../geometry/track'
 import { rotated, scale, type Vec } from '../geometry/vector'
-import type { Lay } from './lay'
+import type { Half } from '../terms/half'
+
+/** What is said of the branches behind the buttress. */
+export interface BehindButtress {
+  /** Of each branch behind its buttress, along it, mm; minus ends before it. */
+  heelLength: Record<Half, number>
+  /** How far they turn inward, radians off straight back. */
+  turnedIn: number
+}
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
 const TURNS_WITHIN = 0.05
@@ -17,12 +25,10 @@ const STEP = 2
  * buttress is cut off.
  *
  * @returns the run, and the station on it at which the outline starts
- * @param heelLength of each branch behind its buttress, mm along it; minus ends before it
- * @param turnedIn radians off straight back, inward
  */
 export function branchRun(
   outline: Track,
-  { heelLength, turnedIn }: Pick<Lay, 'heelLength' | 'turnedIn'>,
+  { heelLength, turnedIn }: BehindButtress,
 ): { run: Track; start: number } {
   const { lateral, medial } = heelLength
   const end = trackLength(outline)

@@ -1,7 +1,8 @@
 import type { Foot } from '../foot/measurements'
-import type { FitName, Section } from '../records/shoe'
+import type { Section } from '../records/shoe'
 import { inches } from '../units/length'
-import { length, told, type Told } from '../units/told'
+import { length, told, type Told } from '../notices/told'
+import type { FitName } from '../terms/fits'
 
 /** A bar that a supplier has, with the work it is usual for. */
 export interface CommonSection {

@@ -1,9 +1,10 @@
-import { outOfRange } from '../range'
-import type { Problem } from '../problem'
+import { outOfRange } from '../notices/range'
+import type { Problem } from '../notices/problem'
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import { trackLength } from '../geometry/track'
-import type { FitName, FitNumbers, ShoeInput } from '../records/shoe'
+import type { FitNumbers, ShoeInput } from '../records/shoe'
+import type { FitName } from '../terms/fits'
 
 /** Thickness of a US ten-cent piece in mm (US Mint specification): the least room a heel needs to spread. */
 export const COIN = 1.35

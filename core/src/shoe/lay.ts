@@ -1,8 +1,9 @@
-import type { Half } from '../foot/half'
+import type { Half } from '../terms/half'
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import type { Track } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
+import type { BehindButtress } from './branch-run'
 import { fitReach, type Fit } from './fit'
 import { turnedIn } from './turned-in'
 
@@ -30,11 +31,7 @@ export interface OuterRim {
  * How a shoe is laid under the foot, before there is any steel: how far each branch runs, how far the rim stands
  * outside the wall, how wide the web is at each place. A modification of the outline answers another lay.
  */
-export interface Lay {
-  /** Behind the buttress, mm; minus ends before it. */
-  heelLength: Record<Half, number>
-  /** How far off straight back both branches turn inward behind the buttress, radians. */
-  turnedIn: number
+export interface Lay extends BehindButtress {
   /** From the wall outward, mm, by station on the foot's outline. */
   reach: (footStation: number) => number
   /** mm. */

@@ -1,6 +1,7 @@
 import type { Vec } from '../geometry/vector'
-import type { Section, SectionShape } from '../records/shoe'
+import type { Section } from '../records/shoe'
 import { CONCAVE } from './section'
+import type { SectionShape } from '../terms/sections'
 
 /** What is missing at an edge of the bar: across the web and up its height, mm. */
 export type Bevel = readonly [across: number, up: number]

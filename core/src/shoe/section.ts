@@ -1,6 +1,7 @@
-import { outOfRange } from '../range'
-import type { Problem } from '../problem'
-import type { Material, Section } from '../records/shoe'
+import { outOfRange } from '../notices/range'
+import type { Problem } from '../notices/problem'
+import type { Section } from '../records/shoe'
+import type { Material } from '../terms/sections'
 
 /** kg/m3: steel and aluminium alloys, EN 1991-1-1 Table A.4. */
 export const DENSITY: Record<Material, number> = { steel: 7850, aluminium: 2700 }

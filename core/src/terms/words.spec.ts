@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { writeTold } from '../units/told'
+import { writeTold } from '../notices/told'
 import { piecesOf, WORDS, wordNamed, type Piece } from './words'
 
 const written = (pieces: Piece[]) =>

@@ -1,4 +1,4 @@
-import { length, told, type Told } from '../units/told'
+import { length, told, type Told } from '../notices/told'
 
 /** A word of the trade and what it means. */
 export interface Word {

@@ -2,7 +2,8 @@ import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { facts } from './facts'
-import { databaseFile, type Db } from './open'
+import type { Db } from './db'
+import { databaseFile } from './open'
 import { openPractice, type Practice } from './practice'
 
 /** Where the practice lies that is not open: the demo beside one's own, or the other way round. */

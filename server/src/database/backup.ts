@@ -4,7 +4,7 @@ import { basename, dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
 import { beside } from './beside'
 import { PRIVATE_FILE, privateFolder, syncToDisk } from './files'
-import type { Db } from './open'
+import type { Db } from './db'
 
 /** The file is damaged, or is no backup at all. */
 export class NotABackup extends Error {}

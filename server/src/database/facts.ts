@@ -1,5 +1,5 @@
 import type { UsualShoe } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 
 /** What is true of a practice as a whole. */
 export interface Facts {

@@ -1,4 +1,4 @@
-import type { Db } from './open'
+import type { Db } from './db'
 import { accessSync, constants, statSync } from 'node:fs'
 import { dirname } from 'node:path'
 

@@ -1,5 +1,5 @@
 import type { FootRecord } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { Conflict, recordTable } from './record-table'
 
 /** Queries on feet as they were measured. */

@@ -7,7 +7,7 @@ import {
   type Side,
   type VisitFeet,
 } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { recordTable } from './record-table'
 import { fold, likeWords } from './search'
 

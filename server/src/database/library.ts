@@ -1,6 +1,5 @@
 import * as z from 'zod'
 import {
-  asSnapshot,
   footRecordSchema,
   horseSchema,
   lookSchema,
@@ -22,9 +21,7 @@ export const HEAD = {
   exportedAt: z.iso.datetime(),
 } as const
 
-const storedPatternSchema = patternSchema
-  .extend({ result: snapshotSchema })
-  .transform((pattern): StoredPattern => ({ ...pattern, result: asSnapshot(pattern.result) }))
+const storedPatternSchema: z.ZodType<StoredPattern> = patternSchema.extend({ result: snapshotSchema })
 
 /** One list of a library: what its records are, and where they go. */
 export interface LibraryList<T extends Stored = Stored> {

@@ -1,5 +1,5 @@
 import type { Look } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { Conflict, recordTable } from './record-table'
 
 /** Queries on what was looked at. */

@@ -2,10 +2,9 @@ import { chmodSync, readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Database from 'better-sqlite3'
+import type { Db } from './db'
 import { rememberFile } from './faults'
 import { PRIVATE_FILE, privateFolder } from './files'
-
-export type Db = Database.Database
 
 /** Written by a newer Crescent. */
 export class TooNew extends Error {}

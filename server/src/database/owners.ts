@@ -1,5 +1,5 @@
 import type { Owner } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { recordTable } from './record-table'
 import { fold, likeWords } from './search'
 

@@ -1,5 +1,5 @@
 import { planShoe, snapshotOf, type Pattern, type SeenNail, type StoredPattern } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { Misplaced, recordTable, sameContent } from './record-table'
 
 /** Queries on the pattern library. */

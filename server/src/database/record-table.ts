@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util'
-import type { Db } from './open'
+import type { Db } from './db'
 import { nextStamp } from './stamps'
 
 /** What every stored record has. */

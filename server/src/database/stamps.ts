@@ -1,4 +1,4 @@
-import type { Db } from './open'
+import type { Db } from './db'
 
 const lasts = new WeakMap<Db, number>()
 

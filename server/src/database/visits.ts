@@ -1,5 +1,5 @@
 import type { Visit } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { recordTable } from './record-table'
 
 /** Queries on visits. */

@@ -1,5 +1,5 @@
 import type { WorkshopRecord } from '@crescent/core'
-import type { Db } from './open'
+import type { Db } from './db'
 import { recordTable } from './record-table'
 
 /** There is one workshop in a practice so far; its id is fixed so that every window writes the same record. */

@@ -1,5 +1,4 @@
 import type { RequestHandler } from 'express'
-import type { Config } from '../config'
 import type { Refusal } from '@crescent/core'
 
 /** Names and addresses by which a machine speaks of itself. */
@@ -19,12 +18,18 @@ export function nameOf(host: string): string | undefined {
   }
 }
 
+/** Where this server listens, and the address it is opened at where that is another. */
+export interface OwnAddress {
+  host: string
+  origin?: URL
+}
+
 /**
  * Lets in only who asks for this server by a name of its own. A page elsewhere whose name was made to point at this
  * machine speaks of that name, and is not answered; nor is one that would change something from another origin.
  * Scripts send no origin, and are answered.
  */
-export function knownCallers({ host, origin }: Pick<Config, 'host' | 'origin'>): RequestHandler {
+export function knownCallers({ host, origin }: OwnAddress): RequestHandler {
   const own = [host, ...(origin ? [origin.hostname] : [])].map((name) => name.toLowerCase())
   const isOurs = (header: string | undefined): boolean => {
     const name = header === undefined ? undefined : nameOf(header)

@@ -1,6 +1,6 @@
 import type { BreakoverSchool } from '../../records/foot'
 import type { School, SchoolAnswer, SchoolContext } from './school'
-import { SCHOOLS } from './schools'
+import { SCHOOLS } from './schools/index'
 
 /** One school beside the others. */
 export type SchoolResult = Pick<School, 'key' | 'label' | 'rule' | 'use' | 'vetLeads'> & {

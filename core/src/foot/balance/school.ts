@@ -1,7 +1,7 @@
 import type { BreakoverSchool } from '../../records/foot'
 import type { Foot } from '../measurements'
 import type { FootFigureKey } from '../figures'
-import type { Told } from '../../units/told'
+import type { Told } from '../../notices/told'
 
 /** What a school may look at. Lengths in mm in the foot's frame: y toward the toe from the widest-part line. */
 export interface SchoolContext {

@@ -4,7 +4,7 @@ import { Router } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { changeWords } from '../state/bench/change-words'
-import type { Step } from '../state/bench/history'
+import type { Step } from '../state/bench/draft'
 import { lookActions } from '../state/look/look.feature'
 import { Looking } from './look/looking'
 

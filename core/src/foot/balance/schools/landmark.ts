@@ -1,5 +1,5 @@
 import type { School } from '../school'
-import { length, told, type Told } from '../../../units/told'
+import { length, told, type Told } from '../../../notices/told'
 
 const INCH = 25.4
 /** Ahead of the widest-part line on an ordinary foot, mm: 2 to 2 1/4 in (common practice, no source). */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core'
-import type { Branch, HoleChange, Nail, NailPlan } from '@crescent/core'
+import type { Half, HoleChange, Nail, NailPlan } from '@crescent/core'
 import { FigureField } from '../figure-field'
 import { holeField } from './hole-lines'
 import { BRANCHES } from './words'
@@ -46,7 +46,7 @@ export class ExitList {
       })),
   )
 
-  private wordOf = (branch: Branch): string =>
+  private wordOf = (branch: Half): string =>
     branch === BRANCHES[0]!.branch ? BRANCHES[0]!.short : BRANCHES[1]!.short
   private saidOf = ({ branch, number }: Nail): HoleChange | undefined =>
     this.asked()[branch].each.find((hole) => hole.number === number)

@@ -4,7 +4,7 @@ import {
   describeProblem,
   resolveNails,
   SCHOOLS_OF_NAILING,
-  type Branch,
+  type Half,
   type BranchNails,
   type KeepClear,
   type NailPlan,
@@ -199,7 +199,7 @@ export class NailStep {
     this.store.dispatch(benchActions.setEntry({ field, text: entry }))
   protected settle = (): void => this.store.dispatch(benchActions.settle())
 
-  protected putBranch(branch: Branch, edit: (now: BranchNails) => BranchNails, touched: string): void {
+  protected putBranch(branch: Half, edit: (now: BranchNails) => BranchNails, touched: string): void {
     this.put((now) => ({ ...now, [branch]: edit(now[branch]) }), touched)
   }
 

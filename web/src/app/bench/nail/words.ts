@@ -1,4 +1,4 @@
-import type { Branch, Verdict } from '@crescent/core'
+import type { Half, Verdict } from '@crescent/core'
 
 /** A verdict in a farrier's words. */
 export const VERDICT_WORDS: Record<Verdict, string> = {
@@ -15,7 +15,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
 
 /** A branch as it is called. */
 export interface BranchWords {
-  branch: Branch
+  branch: Half
   title: string
   short: string
 }

@@ -16,7 +16,7 @@ import {
   sideView,
   silhouette,
   solidOf,
-  type Branch,
+  type Half,
   type Plan,
   type Vec,
 } from '@crescent/core'
@@ -132,7 +132,7 @@ export class ShoeSide {
   readonly pulled = output<Pulled>()
   readonly settled = output()
 
-  protected readonly branch = signal<Branch>('lateral')
+  protected readonly branch = signal<Half>('lateral')
   protected readonly branches = [
     { key: 'lateral', label: 'Outer branch' },
     { key: 'medial', label: 'Inner branch' },

@@ -22,12 +22,12 @@ import {
   throwError,
 } from 'rxjs'
 import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
+import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
-import { footInput, SIDES, type Draft, type Drafts } from './draft'
-import type { History } from './history'
+import { footInput, SIDES, type Draft, type Drafts, type Step } from './draft'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
 
@@ -36,8 +36,11 @@ const HISTORY_KEY = 'bench.history'
 /** More steps than this are not kept through a reload: the browser's store is small. */
 const KEPT_STEPS = 60
 
-function keptHistory(visitId: string): { history?: History } {
-  const kept = browserStore.read<History & { visitId: string }>(HISTORY_KEY)
+/** What can be taken back, and what can be done again. */
+type KeptHistory = Pick<History<Step>, 'past' | 'future'>
+
+function keptHistory(visitId: string): { history?: KeptHistory } {
+  const kept = browserStore.read<KeptHistory & { visitId: string }>(HISTORY_KEY)
   return kept?.visitId === visitId ? { history: { past: kept.past, future: kept.future } } : {}
 }
 

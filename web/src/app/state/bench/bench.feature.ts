@@ -23,6 +23,7 @@ import {
   on,
   props,
 } from '@ngrx/store'
+import type { History } from '../history'
 import { lookFeature } from '../look/look.feature'
 import { recordsActions } from '../records/records.feature'
 import {
@@ -42,8 +43,9 @@ import {
   SIDES,
   type Draft,
   type Drafts,
+  type Step,
 } from './draft'
-import { redone, touch, touchAll, undone, type History } from './history'
+import { redone, touch, touchAll, undone } from './changing'
 import { NO_FIGURES, tryPlan, UNPLANNED } from './planning'
 import { afterSave, rebased, takeTheirs, withIds } from './saving'
 
@@ -51,7 +53,11 @@ export const benchActions = createActionGroup({
   source: 'Bench',
   events: {
     open: props<{ visitId: string }>(),
-    opened: props<{ page: VisitPage; kept: Partial<Drafts>; history?: History }>(),
+    opened: props<{
+      page: VisitPage
+      kept: Partial<Drafts>
+      history?: Pick<History<Step>, 'past' | 'future'>
+    }>(),
     openFailed: props<{ failure: string; gone: boolean }>(),
     chooseSide: props<{ side: Side }>(),
     setFigure: props<{ key: FootFigureKey; value: number | undefined }>(),

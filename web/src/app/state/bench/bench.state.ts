@@ -1,6 +1,6 @@
 import type { FootRecord, FootWork, Side, StoredPattern, Visit, VisitPage } from '@crescent/core'
-import type { Drafts } from './draft'
-import type { Step } from './history'
+import { NOTHING_DONE, type History } from '../history'
+import type { Drafts, Step } from './draft'
 
 /** A save that was refused because something stored changed meanwhile: what stands there now, of foot and pattern. */
 export interface BenchConflict {
@@ -37,15 +37,11 @@ export function changedVisit(visit: Visit, { feet = {}, ...changes }: VisitChang
   return { ...visit, ...changes, feet: { ...visit.feet, ...(Object.fromEntries(changed) as Visit['feet']) } }
 }
 
-export interface BenchState {
+export interface BenchState extends History<Step> {
   page: VisitPage | null
   failure: string
   side: Side
   drafts: Drafts | null
-  past: Step[]
-  future: Step[]
-  /** What the last change was made to: changes to the same thing in one go are undone in one go. */
-  lastTouched: string
   saving: boolean
   conflict: BenchConflict | null
   /** The request that met the conflict, to be tried again as the farrier decides. */
@@ -58,9 +54,7 @@ export const EMPTY: BenchState = {
   failure: '',
   side: 'LF',
   drafts: null,
-  past: [],
-  future: [],
-  lastTouched: '',
+  ...NOTHING_DONE,
   saving: false,
   conflict: null,
   refused: null,

@@ -139,3 +139,10 @@ export interface PlanInput {
   shoe: ShoeInput
   workshop: WorkshopInput
 }
+
+/** One change that can be taken back: what it was made to, on which foot, and how the feet it touched were before. */
+export interface Step {
+  side: Side
+  what: string
+  before: Partial<Drafts>
+}

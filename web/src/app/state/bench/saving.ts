@@ -1,7 +1,7 @@
 import type { FootRecord, Side, StoredPattern } from '@crescent/core'
 import type { BenchState, SaveRequest } from './bench.state'
 import { footDraft, type Draft } from './draft'
-import { rebaseHistory, touch } from './history'
+import { rebaseHistory, touch } from './changing'
 
 /** Gives ids to what is stored for the first time. One that was sent before and never answered keeps its id. */
 export function withIds(

@@ -19,8 +19,9 @@ import {
   props,
 } from '@ngrx/store'
 import { SIDES } from '../bench/draft'
+import { madeAgain, NOTHING_DONE, remembered, takenBack, type History } from '../history'
 
-export interface LookState {
+export interface LookState extends History<Look> {
   visitId: string | null
   /** The look at the visit on the Bench; made when the visit is opened, stored with the first change. */
   look: Look | null
@@ -28,9 +29,6 @@ export interface LookState {
   before: Look | null
   /** What was typed where it is no figure, by field; nothing typed is lost. */
   entries: Record<string, string>
-  past: Look[]
-  future: Look[]
-  lastTouched: string
   /** Changed since it was last stored. */
   unsaved: boolean
   failure: string
@@ -43,9 +41,7 @@ const EMPTY: LookState = {
   look: null,
   before: null,
   entries: {},
-  past: [],
-  future: [],
-  lastTouched: '',
+  ...NOTHING_DONE,
   unsaved: false,
   failure: '',
   conflict: null,
@@ -85,17 +81,12 @@ export const lookActions = createActionGroup({
   },
 })
 
-const UNDO_DEPTH = 100
-
 function touch(state: LookState, touched: string, change: (look: Look) => Look): LookState {
   if (!state.look) return state
-  const sameGo = touched !== '' && touched === state.lastTouched && state.past.length > 0
   return {
     ...state,
+    ...remembered(state, touched, state.look),
     look: change(state.look),
-    past: sameGo ? state.past : [...state.past.slice(-UNDO_DEPTH), state.look],
-    future: [],
-    lastTouched: touched,
     unsaved: true,
     entries: Object.fromEntries(Object.entries(state.entries).filter(([field]) => field !== touched)),
   }
@@ -103,6 +94,11 @@ function touch(state: LookState, touched: string, change: (look: Look) => Look):
 
 /** Undo moves the work, not the stored version it builds on. */
 const asOf = (look: Look, now: Look): Look => ({ ...look, id: now.id, version: now.version })
+
+const exchange = (state: LookState, step: Look): { state: LookState; back: Look } | undefined =>
+  state.look
+    ? { state: { ...state, look: asOf(step, state.look), unsaved: true }, back: state.look }
+    : undefined
 
 export const lookFeature = createFeature({
   name: 'look',
@@ -145,30 +141,8 @@ export const lookFeature = createFeature({
       touch(state, '', (look) => ({ ...look, acknowledged: [...look.acknowledged, ...acknowledged] })),
     ),
     on(lookActions.settle, (state): LookState => ({ ...state, lastTouched: '' })),
-    on(lookActions.undo, (state): LookState => {
-      const last = state.past.at(-1)
-      if (!last || !state.look) return state
-      return {
-        ...state,
-        look: asOf(last, state.look),
-        past: state.past.slice(0, -1),
-        future: [state.look, ...state.future],
-        lastTouched: '',
-        unsaved: true,
-      }
-    }),
-    on(lookActions.redo, (state): LookState => {
-      const [next, ...later] = state.future
-      if (!next || !state.look) return state
-      return {
-        ...state,
-        look: asOf(next, state.look),
-        past: [...state.past, state.look],
-        future: later,
-        lastTouched: '',
-        unsaved: true,
-      }
-    }),
+    on(lookActions.undo, (state): LookState => takenBack(state, exchange)),
+    on(lookActions.redo, (state): LookState => madeAgain(state, exchange)),
     on(lookActions.saved, (state, { sent, stored }): LookState =>
       state.look?.id !== stored.id && state.look?.visitId !== stored.visitId
         ? state

@@ -1,0 +1,76 @@
+import type { Vec } from '../geometry/vector'
+import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
+
+/** The figures of a bar between the heels. */
+export const BAR_FIELDS: readonly ModificationField[] = [
+  {
+    key: 'width',
+    label: 'Width of the bar',
+    kind: 'length',
+    where: 'From its front to its back edge.',
+    range: () => [8, 45],
+    fallback: ({ section }) => section.width,
+  },
+  {
+    key: 'thickness',
+    label: 'Thickness of the bar',
+    kind: 'length',
+    where: 'Its height; as the branches unless the frog must clear it.',
+    range: () => [3, 16],
+    fallback: ({ section }) => section.thickness,
+  },
+]
+
+/** x of the inner rim at a height y of the foot's frame on one side; undefined where it does not reach so far back. */
+export function innerRimAt({ rims }: ShoeContext, y: number, sign: 1 | -1): number | undefined {
+  const points = rims.inner.points
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1]!, points[i]!]
+    if (a[0] * sign < 0 && b[0] * sign < 0) continue
+    if (a[1] < y === b[1] < y) continue
+    return a[0] + ((b[0] - a[0]) * (y - a[1])) / (b[1] - a[1])
+  }
+  return undefined
+}
+
+/**
+ * A straight piece between the inner rims, its back edge where the inner corners of the heels lie. Its ends follow the
+ * rims and are bevelled over half the thickness each for the weld.
+ */
+export function barBetweenHeels(
+  context: ShoeContext,
+  label: string,
+  width: number,
+  thickness: number,
+): Part | undefined {
+  const { inner } = context.rims
+  const back = Math.max(inner.points[0]![1], inner.points[inner.points.length - 1]![1]) + 0.01
+  const front = back + width
+  const corners = [
+    [back, 1],
+    [front, 1],
+    [front, -1],
+    [back, -1],
+  ] as const
+  const edge: Vec[] = []
+  for (const [y, sign] of corners) {
+    const x = innerRimAt(context, y, sign)
+    if (x === undefined) return undefined
+    edge.push([x, y])
+  }
+  const gap = (edge[0]![0] - edge[3]![0] + edge[1]![0] - edge[2]![0]) / 2
+  const longest = Math.max(edge[0]![0] - edge[3]![0], edge[1]![0] - edge[2]![0])
+  return {
+    label,
+    layer: 'bar',
+    edge,
+    volume: gap * width * thickness,
+    stock: { width, thickness, length: longest + thickness },
+  }
+}
+
+/** The front edge of the bar, pulled forward. */
+export function barHandles(context: ShoeContext, { width = 0, thickness = 0 }: Values): ModificationHandle[] {
+  const bar = barBetweenHeels(context, '', width, thickness)
+  return bar ? [{ field: 'width', point: [0, bar.edge[1]![1]], along: [0, 1] }] : []
+}

@@ -1,0 +1,248 @@
+import { placeAt } from '../geometry/track'
+import type { Vec } from '../geometry/vector'
+import { inches } from '../units/length'
+import { sectionArea } from '../shoe/section'
+import { behindHeels, besideRun, closingRun } from './closing-run'
+import { eggMeasure } from './egg-bar'
+import { innerRimAt } from './heel-bar'
+import { round } from './kit'
+import type { Modification, Part, ShoeContext, Values } from './modification'
+import { joined, length, told } from '../notices/told'
+
+/** Sheet of the rudders: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
+export const TWELVE_GAUGE = inches(0.1046)
+/** Drill plates: 5/8 in half round, so half as high. */
+const DRILL_PLATE = { width: inches(5 / 8), height: inches(5 / 16), length: 30 }
+/** The cross bar: 1/4 in rod. */
+const ROD = inches(1 / 4)
+/** Hinge and overlap take this beyond the egg-bar measure. */
+const HINGE_AND_LAP = inches(2)
+/** Rod left beyond each hole. */
+const BEYOND_HOLE = inches(1 / 4)
+/** Where the drill plates stand: share of the foot's length ahead of the buttress line. */
+const PLATES_AT = 0.14
+
+/** Height of the holes in the foot's frame, y. */
+const holeY = ({ foot }: ShoeContext): number => foot.widestFromToe - foot.length * (1 - PLATES_AT)
+
+/** x of the inner rim on either side where the drill plates are welded. */
+function plateSides(context: ShoeContext): [number, number] | undefined {
+  const y = holeY(context)
+  const lateral = innerRimAt(context, y, 1)
+  const medial = innerRimAt(context, y, -1)
+  return lateral === undefined || medial === undefined ? undefined : [lateral, medial]
+}
+
+/** Distance of the holes' middles with the foot at rest, mm, unless it was measured. */
+const restingGuess = (context: ShoeContext): number => {
+  const sides = plateSides(context)
+  return sides ? sides[0] - sides[1] - DRILL_PLATE.height * 2 : 40
+}
+
+/** Middle of the lapped heels, y: a lap's width behind the heel ends. */
+const lapY = ({ rims, section }: ShoeContext): number => {
+  const { points } = rims.centreline
+  return Math.min(points[0]![1], points[points.length - 1]![1]) - section.width * 0.9
+}
+
+/** The cross bars, each a step longer from hole to hole than the last; mm. */
+export const crossBars = ({ resting = 0, step = 0, bars = 0 }: Values): number[] =>
+  Array.from({ length: bars }, (_, i) => resting + step * (i + 1))
+
+/** A shoe in two halves that opens the heels bar by bar. */
+export const hingedExpander: Modification = {
+  kind: 'hinged-expander',
+  group: 'plates',
+  label: 'Hinged heel expander',
+  purpose: 'Two halves hinged at the toe, opened bar by bar: contracted heels in a foot that is kept soft.',
+  fields: [
+    {
+      key: 'resting',
+      label: 'Resting measure',
+      kind: 'length',
+      ofFoot: true,
+      where: 'Between the middles of the two holes in the drill plates, foot at rest: measured and booked.',
+      range: ({ foot }) => [15, foot.heelWidth],
+      fallback: restingGuess,
+    },
+    {
+      key: 'bars',
+      label: 'Cross bars in the set',
+      kind: 'number',
+      where: 'Four as a rule.',
+      range: () => [1, 8],
+      fallback: () => 4,
+    },
+    {
+      key: 'step',
+      label: 'Each longer by',
+      kind: 'length',
+      where: told`${length(inches(1 / 8))} as a rule.`,
+      range: () => [1, 4],
+      fallback: () => inches(1 / 8),
+    },
+    {
+      key: 'days',
+      label: 'Days from bar to bar',
+      kind: 'number',
+      where: '7 to 10.',
+      range: () => [7, 21],
+      fallback: () => 8,
+    },
+  ],
+  excludes: {
+    'egg-bar': 'The expander brings its own lapped heels',
+    'straight-bar': 'A bar welded between the heels would hold what the expander opens',
+    'heart-bar': 'A bar welded between the heels would hold what the expander opens',
+    'hospital-plate': 'A bar welded between the heels would hold what the expander opens',
+    'toe-clip': 'The hinge stands where the clip would be drawn',
+    'side-clips': 'Side clips hold the foot from spreading',
+    trailer: 'Its heels are turned across and lapped; they cannot be turned out',
+    'slide-shoe': 'Its heels are turned across and lapped',
+    'wide-toe': 'The toe is cut in two for the hinge; it cannot be upset',
+    pad: 'The rudders and bars lie against the sole; a pad leaves them no room',
+  },
+  refuse: (context, values) => {
+    if (context.section.material === 'aluminium') return 'hinge and plates are welded of steel; choose steel'
+    if (!Number.isInteger(values['bars'])) return 'the set has a whole number of bars'
+    const sides = plateSides(context)
+    if (!sides) return 'the branches end before the place of the drill plates; carry them further back'
+    return behindHeels(context, lapY(context)) > 2
+      ? undefined
+      : 'there is no room behind the heels for the lap'
+  },
+  parts: (context, values) => {
+    const { section, rims } = context
+    const run = closingRun(context, lapY(context))
+    // Cut as an egg bar is, and the hinge and the lap beyond it.
+    const length = eggMeasure(context) + HINGE_AND_LAP
+    const [lateral, medial] = plateSides(context)!
+    const y = holeY(context)
+    const toe = placeAt(rims.outer, rims.toe).point
+    const box = (x: number, away: number, width: number, long: number): Vec[] => [
+      [x, y - long / 2],
+      [x, y + long / 2],
+      [x + away * width, y + long / 2],
+      [x + away * width, y - long / 2],
+    ]
+    const plate = (label: string, x: number, away: number): Part => ({
+      label,
+      layer: 'fitting',
+      edge: box(x, away, DRILL_PLATE.height, DRILL_PLATE.length),
+      volume: (Math.PI / 4) * DRILL_PLATE.width * DRILL_PLATE.height * DRILL_PLATE.length,
+      between: [0, DRILL_PLATE.width],
+      stock: { width: DRILL_PLATE.width, thickness: DRILL_PLATE.height, length: DRILL_PLATE.length },
+    })
+    const rudder = (label: string, x: number, away: number): Part => ({
+      label,
+      layer: 'plate',
+      edge: box(x + away * DRILL_PLATE.height, away, TWELVE_GAUGE, 48),
+      volume: TWELVE_GAUGE * 48 * inches(3 / 4),
+      between: [0, inches(3 / 4)],
+      stock: { width: inches(3 / 4), thickness: TWELVE_GAUGE, length: 48 },
+    })
+    const bars = crossBars(values)
+    const first = bars[0]!
+    return [
+      {
+        label: 'Hinge, lap and turned heels',
+        layer: 'bar',
+        edge: besideRun(run, section.width),
+        volume: length * sectionArea(section),
+        ofTheBar: length,
+      },
+      {
+        label: 'Hinge and its rivet',
+        layer: 'fitting',
+        edge: round([toe[0], toe[1] - section.width / 2], section.width * 0.8),
+        volume: 0,
+      },
+      rudder('Outer rudder', lateral, -1),
+      rudder('Inner rudder', medial, 1),
+      plate('Outer drill plate', lateral, -1),
+      plate('Inner drill plate', medial, 1),
+      ...bars.map((bar, i): Part => ({
+        label: `Cross bar ${i + 1}`,
+        layer: 'fitting',
+        // One bar is in the shoe at a time; the rest of the set is cut and waits.
+        edge:
+          i === 0
+            ? [
+                [-first / 2, y - ROD / 2],
+                [first / 2, y - ROD / 2],
+                [first / 2, y + ROD / 2],
+                [-first / 2, y + ROD / 2],
+              ]
+            : [],
+        volume: (Math.PI / 4) * ROD * ROD * (bar + 2 * BEYOND_HOLE),
+        ...(i > 0 && { spare: true }),
+        stock: { width: ROD, thickness: ROD, length: bar + 2 * BEYOND_HOLE },
+      })),
+    ]
+  },
+  handles: (context, values) => [
+    { field: 'resting', point: [values['resting']! / 2, holeY(context)], along: [1, 0], per: 2 },
+  ],
+  hindmost: (context) => lapY(context) - context.section.width / 2,
+  forging: () => [
+    { stage: 'heels', text: 'Turn both heels across and lap them behind.' },
+    {
+      stage: 'pieces',
+      text: told`Cut the shoe in two at the toe; hinge it with a ${length(inches(3 / 16), 'drill')} stainless rivet, its front edge hard-faced.`,
+    },
+    {
+      stage: 'pieces',
+      text: 'Weld rudders against the bars and drill plates beside them; drill the cross bars and stamp each.',
+    },
+    {
+      stage: 'on the foot',
+      text: 'Measure between the hole middles at rest and book it. Made a little large.',
+    },
+  ],
+  course: (_context, { bars = 0, days = 0 }) =>
+    Array.from({ length: bars }, (_, i) => ({
+      label: `Cross bar ${i + 1}`,
+      fromDay: Math.max(0, Math.round(i * days) - (i === 0 ? 0 : 1)),
+      toDay: Math.round(i * days) + (i === 0 ? 0 : 2),
+    })),
+  tell: ({ foot }, values) => [
+    told`Set of cross bars, hole to hole: ${joined(
+      crossBars(values).map((bar, i) => told`${length(bar)} stamped ${foot.side} ${i + 1}`),
+      '; ',
+    )}; add the horse’s letter.`,
+    told`At the reset the shoe goes ${length(inches(1 / 4))} to ${length(inches(1 / 2))} further back.`,
+  ],
+  cautions: ({ section, assumed, foot }, values) => [
+    {
+      code: 'expander-pain',
+      severity: 'caution',
+      title: 'Heel expander',
+      text: 'Overdone it hurts and lames. Only into a foot kept soft; about 90 days, up to 6 months in grown horses.',
+      action: 'To the vet’s plan. Any pain: stop, take the bar out.',
+    },
+    ...(assumed.includes('heelWidth')
+      ? []
+      : values['resting']! > foot.heelWidth * 0.75
+        ? [
+            {
+              code: 'expander-resting',
+              severity: 'caution' as const,
+              title: 'Resting measure is wide',
+              text: 'It is more than three quarters of the heel width.',
+              action: 'Measure between the middles of the holes again, foot at rest.',
+            },
+          ]
+        : []),
+    ...(section.thickness > inches(5 / 16)
+      ? [
+          {
+            code: 'expander-section',
+            severity: 'note' as const,
+            title: 'Heavy bar for an expander',
+            text: '5/8 x 1/4, 3/4 x 1/4 or 1/2 x 1/4 are usual.',
+            action: 'Take a lighter bar.',
+          },
+        ]
+      : []),
+  ],
+}

@@ -1,0 +1,180 @@
+import type { Caution } from '../notices/caution'
+import type { Landmarks } from '../foot/landmarks'
+import type { Foot } from '../foot/measurements'
+import type { FootFigureKey } from '../foot/figures'
+import type { FootOutline } from '../foot/outline'
+import type { Vec } from '../geometry/vector'
+import type { NailHole } from '../nails/holes'
+import type { NailPlan } from '../nails/nail-plan'
+import type { Section } from '../records/shoe'
+import type { FigureKind } from '../units/figure'
+import type { Fit } from '../shoe/fit'
+import type { ForgingStep } from './forging'
+import type { Lay, LayPlace } from '../shoe/lay'
+import type { BarPlace, Gathered } from '../shoe/profile'
+import type { Rims } from '../shoe/rims'
+import type { SectionForm } from '../shoe/section-form'
+import type { Trait } from '../terms/traits'
+import type { Told } from '../notices/told'
+
+/**
+ * What a modification is worked out from. Its fields and its lay are told the plain shoe laid under the foot;
+ * everything else the shoe as all its modifications have laid it.
+ */
+export interface ShoeContext {
+  foot: Foot
+  assumed: readonly FootFigureKey[]
+  outline: FootOutline
+  landmarks: Landmarks
+  fit: Fit
+  section: Section
+  rims: Rims
+  /** The plain shoe, before any modification. */
+  plain: Rims
+  /** Where the holes of the plain shoe lie. */
+  holes: readonly NailHole[]
+  /** Breakover by the school in use, y in the foot's frame, where it has an answer. */
+  schoolY?: number
+  /** Where a bar closes the shoe behind its heels: its back edge, y. */
+  closedAtY?: number
+  /** Height added to the bar at a height of the foot's frame behind the heel ends, mm. */
+  raisedBehind?: (y: number) => number
+}
+
+/** A figure of a modification: its field, range, default and help. */
+export interface ModificationField {
+  key: string
+  label: string
+  kind: FigureKind
+  /** It is laid out on the foot and grows with it; other lengths are of the bar. */
+  ofFoot?: boolean
+  where: Told
+  /** What may be chosen, where it is no figure but a choice: given by name, reckoned with by its place in the list. */
+  options?: readonly string[]
+  range: (context: ShoeContext) => readonly [number, number]
+  /** What is taken where it is not said; the figures before it in the list are known. */
+  fallback: (context: ShoeContext, before: Values) => number
+}
+
+/** Every figure of a modification, given or taken by default; mm, degrees or plain numbers as its fields say. */
+export type Values = Readonly<Record<string, number>>
+
+/** A piece beside the bar of the branches: seen on the drawing, and with its own line on the iron slip. */
+export interface Part {
+  label: string
+  /** How it is drawn: on the ground, up the wall, under frog or sole, between shoe and foot, screwed in, or only dressed. */
+  layer: 'bar' | 'clip' | 'plate' | 'pad' | 'fitting' | 'dressed'
+  /** The side of the shoe it is seen on, where it is not seen on both. */
+  face?: 'ground' | 'foot'
+  /** Closed, in the foot's frame. */
+  edge: readonly Vec[]
+  /** Made with the shoe and not in it: it has its line on the slip, the shoe does not weigh it. */
+  spare?: boolean
+  /** mm3 of material added to the shoe; 0 where it is drawn from the bar or only dressed. */
+  volume: number
+  /** From its underside to its top above the ground, mm; a flat bar's height where it is not said. */
+  between?: readonly [number, number]
+  /** Its underside comes down from nothing at the first y to its full depth at the second: rails. */
+  taper?: readonly [number, number]
+  /** A clip: about which station of the outer rim, its size, and how it leans with the wall, degrees. */
+  tongue?: { station: number; width: number; height: number; thickness: number; lean: number }
+  /** kg/m3, where it is not of the bar's metal. */
+  density?: number
+  /** Bar it takes on beyond the heel ends, where it is turned from the same bar: mm, half at either end. */
+  ofTheBar?: number
+  /** What to cut for it, where it is a piece of its own: width, thickness, length in mm, and how many alike. */
+  stock?: { width: number; thickness: number; length: number; count?: number }
+}
+
+/** A handle on the drawing: where it stands and how a figure follows the hand. */
+export interface ModificationHandle {
+  /** The field it changes. */
+  field: string
+  point: Vec
+  /** Unit direction along which a pull changes the figure. */
+  along: Vec
+  /** Change of the figure for a millimetre of pull; 1 where it is not said. */
+  per?: number
+  /** Where it is seen: on the sole, or from the side, where x is y of the foot's frame and y the height. */
+  view?: 'side'
+}
+
+/** A construction line that shows a rule. */
+export interface Guide {
+  label: string
+  line: readonly Vec[]
+}
+
+/** A place of the bar to mark because something is made there: station on the outer rim. */
+export interface WorkMark {
+  label: string
+  station: number
+}
+
+/** Something that is due some days after the shoe went on. */
+export interface CourseStep {
+  label: string
+  fromDay: number
+  toDay: number
+}
+
+/** Where a modification is looked for. */
+export const MODIFICATION_GROUPS = [
+  { key: 'clips', label: 'Clips' },
+  { key: 'toe', label: 'Toe and breakover' },
+  { key: 'heels', label: 'Heels and bars' },
+  { key: 'branches', label: 'Branches' },
+  { key: 'plates', label: 'Plates, pads, expander' },
+  { key: 'wear', label: 'Wear and grip' },
+  { key: 'surfaces', label: 'Crease and edges' },
+] as const
+export type ModificationGroup = (typeof MODIFICATION_GROUPS)[number]['key']
+
+/** One modification: what it is for, its figures, and what it does to outline, bar, breakover, nails and cautions. */
+export interface Modification {
+  kind: string
+  group: ModificationGroup
+  label: string
+  purpose: string
+  fields: readonly ModificationField[]
+  /** Kinds it cannot stand beside, each with the reason. Said by one of the two. */
+  excludes?: Readonly<Record<string, string>>
+  /** What it brings to a shoe that advice may ask for or speak against. */
+  brings?: readonly Trait[]
+  /** Kinds it may stand beside with a warning. */
+  warns?: Readonly<Record<string, string>>
+  /** Why it cannot be made for this foot and shoe, where it cannot. */
+  refuse?: (context: ShoeContext, values: Values) => Told | undefined
+  /** A change of the outline: branches, reach, web. */
+  lay?: (lay: Lay, context: ShoeContext, values: Values) => Lay
+  /** Height forged onto the bar at a place, mm. */
+  rise?: (place: LayPlace, context: ShoeContext, values: Values) => number
+  /** Height of a piece of its own set on the bar at a place, mm: the shoe stands higher, the bar does not bring it. */
+  setOn?: (place: LayPlace, context: ShoeContext, values: Values) => number
+  /** Edges and faces forged: the metal moves aside and the web grows by it. */
+  forge?: (form: SectionForm, place: LayPlace, context: ShoeContext, values: Values) => SectionForm
+  /** Edges rasped or ground: the bar must bring the metal, the finished shoe has lost it. */
+  rasp?: (form: SectionForm, place: BarPlace, context: ShoeContext, values: Values) => SectionForm
+  /** Metal gathered in the bar: what a clip is drawn from, an upset. */
+  gather?: (context: ShoeContext, values: Values) => Gathered[]
+  parts?: (context: ShoeContext, values: Values) => Part[]
+  /** How far back it carries the bearing behind the heel ends, y in the foot's frame. */
+  hindmost?: (context: ShoeContext, values: Values) => number
+  /** Nails it stands in for. */
+  holdsLike?: number
+  /** What it leaves of the holes. */
+  nails?: (plan: NailPlan, context: ShoeContext, values: Values) => NailPlan
+  /** Between shoe and wall, mm: nails are longer by it. */
+  padding?: (values: Values) => number
+  handles?: (context: ShoeContext, values: Values) => ModificationHandle[]
+  /** Marks on the straight bar beside holes and heel ends. */
+  marks?: (context: ShoeContext, values: Values) => WorkMark[]
+  guides?: (context: ShoeContext, values: Values) => Guide[]
+  /** When it is done while the shoe is made. */
+  forging?: (context: ShoeContext, values: Values) => ForgingStep[]
+  /** What follows in the weeks after. */
+  course?: (context: ShoeContext, values: Values) => CourseStep[]
+  /** What it comes to, in words, for the slip. */
+  tell?: (context: ShoeContext, values: Values) => Told[]
+  cautions?: (context: ShoeContext, values: Values) => Caution[]
+}

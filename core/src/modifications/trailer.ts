@@ -1,0 +1,245 @@
+import { nearestStation, placeAt, sliceTrack, track, trackLength } from '../geometry/track'
+import { add, along, cross, rotated, scale, subtract, turnRight, unit, type Vec } from '../geometry/vector'
+import { sectionArea } from '../shoe/section'
+import type { OuterRim } from '../shoe/lay'
+import { toeStation } from '../shoe/rims'
+import { bevelled, once, stationAt, webMiddle } from './kit'
+import type { Modification, ShoeContext, Values } from './modification'
+
+/** The middle of the trailer from the heel seat back: a short bend, then straight. */
+interface TrailerLine {
+  /** Middle of the web at the heel seat, and the way back from it along the branch. */
+  seat: Vec
+  back: Vec
+  /** Radians it is turned outward. */
+  turn: number
+  radius: number
+}
+
+/** Where the bend ends and which way the trailer runs from it. */
+function leaving({ seat, back, radius }: TrailerLine, turn: number): { from: Vec; way: Vec } {
+  // Going back along the outer branch, outward lies to the left.
+  const left: Vec = [-back[1], back[0]]
+  const centre = along(seat, left, radius)
+  const from = add(centre, rotated(subtract(seat, centre), turn))
+  return { from, way: rotated(back, turn) }
+}
+
+/** The turn for which the trailer's line, carried forward, runs through a point, by halving. */
+function aimedAt(line: Omit<TrailerLine, 'turn'>, target: Vec): number {
+  const miss = (turn: number) => {
+    const { from, way } = leaving({ ...line, turn: 0 }, turn)
+    return cross(subtract(target, from), way)
+  }
+  let low = 0
+  let high = 1.2
+  if (miss(low) > 0 === miss(high) > 0) return 0
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2
+    if (miss(middle) > 0 === miss(low) > 0) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+/** A point of the inner half of the outer rim, mm along it from the middle of the toe: what the trailer points at. */
+const target = ({ plain }: ShoeContext, aim: number): Vec => placeAt(plain.outer, plain.toe + aim).point
+
+/** Where hole 2 of the inner branch lies along the rim, and the gap before it; mm from the toe. */
+function innerHoles({ holes, plain }: ShoeContext): { gap: number; second: number } {
+  const bend = plain.medialBend - plain.toe
+  // Holes of a laminitic foot stand behind the widest part: the rule speaks of those ahead of it.
+  const inner = holes.filter(({ branch, fromToe }) => branch === 'medial' && fromToe < bend)
+  const [first = bend * 0.34, second = bend * 0.55] = inner.map(({ fromToe }) => fromToe)
+  return { gap: (first + second) / 2, second }
+}
+
+const lineOf = once((context: ShoeContext, values: Values): TrailerLine => {
+  const { plain, landmarks, section } = context
+  const seatStation = nearestStation(plain.outer, landmarks.lateralButtress)
+  const { tangent } = placeAt(plain.outer, seatStation)
+  const line = {
+    seat: webMiddle({ rims: plain }, seatStation),
+    back: [-tangent[0], -tangent[1]] as const,
+    radius: section.width,
+  }
+  return { ...line, turn: aimedAt(line, target(context, values['aim']!)) }
+})
+
+/** The outer rim with its outer heel turned out behind the seat, and its inner heel cut square across from that seat. */
+function trailedRim(rim: OuterRim, context: ShoeContext, values: Values): OuterRim {
+  const { section } = context
+  const line = lineOf(context, values)
+  const bend = line.radius * line.turn
+  const straight = Math.max(2, values['length']! - bend)
+  const points: Vec[] = []
+  const tangents: Vec[] = []
+  const lay = (middle: Vec, way: Vec) => {
+    const forward: Vec = [-way[0], -way[1]]
+    points.push(along(middle, turnRight(forward), section.width / 2))
+    tangents.push(forward)
+  }
+  const { from, way } = leaving(line, line.turn)
+  for (let i = 0; i < 5; i++) lay(along(from, way, (straight * (5 - i)) / 5), way)
+  for (let i = 8; i >= 1; i--) {
+    const at = leaving(line, (line.turn * i) / 8)
+    lay(at.from, at.way)
+  }
+  const seat = along(line.seat, turnRight(scale(line.back, -1)), section.width / 2)
+  const tail = track([...points, seat], [...tangents, unit(scale(line.back, -1))])
+  const cut = sliceTrack(rim.track, seatOf(rim, seat), innerCut(rim, seat[1]))
+  const joined = track([...tail.points, ...cut.points.slice(1)], [...tail.tangents, ...cut.tangents.slice(1)])
+  const moved = (station: number) => station - seatOf(rim, seat) + trackLength(tail)
+  return {
+    track: joined,
+    lateralBend: moved(rim.lateralBend),
+    toe: moved(rim.toe),
+    medialBend: moved(rim.medialBend),
+  }
+}
+
+/** Station of the seat on the rim: the first one as far forward as it. */
+function seatOf({ track: t }: OuterRim, seat: Vec): number {
+  const i = t.points.findIndex(([, y]) => y > seat[1] + 1e-6)
+  if (i <= 0) return 0
+  const share = (seat[1] - t.points[i - 1]![1]) / (t.points[i]![1] - t.points[i - 1]![1])
+  return t.stations[i - 1]! + share * (t.stations[i]! - t.stations[i - 1]!)
+}
+
+/** Station on the inner branch where a straight line across from the seat meets its rim. */
+function innerCut({ track: t, medialBend }: OuterRim, y: number): number {
+  for (let i = 1; i < t.points.length; i++) {
+    if (t.stations[i]! <= medialBend || t.points[i]![1] > y) continue
+    const before = t.points[i - 1]!
+    const share = (before[1] - y) / (before[1] - t.points[i]![1])
+    return t.stations[i - 1]! + share * (t.stations[i]! - t.stations[i - 1]!)
+  }
+  return trackLength(t)
+}
+
+/** Lateral trailer: the outer heel turned out behind the buttress. */
+export const trailer: Modification = {
+  kind: 'trailer',
+  group: 'heels',
+  label: 'Lateral trailer',
+  purpose: 'The outer heel turned out behind the buttress: steadies a foot that twists or rolls outward.',
+  brings: ['trailer', 'long heels'],
+  fields: [
+    {
+      key: 'length',
+      label: 'Behind the heel seat',
+      kind: 'length',
+      ofFoot: true,
+      where: 'Along the trailer, from the seat of the outer heel to its end.',
+      range: () => [15, 60],
+      fallback: ({ foot }) => foot.length * 0.22,
+    },
+    {
+      key: 'aim',
+      label: 'Points past the middle of the toe by',
+      kind: 'length',
+      ofFoot: true,
+      where:
+        'Its line carried forward meets the inner half of the rim: between the middle of the toe and the gap between holes 1 and 2, never past hole 2.',
+      range: (context) => [0, Math.floor(innerHoles(context).second)],
+      fallback: (context) => innerHoles(context).gap * 0.5,
+    },
+    {
+      key: 'upset',
+      label: 'Bar upset into it',
+      kind: 'length',
+      where: 'Left longer and upset back: shorter and wider, with a sharp inner corner.',
+      range: () => [0, 25],
+      fallback: () => 8,
+    },
+  ],
+  excludes: {
+    'egg-bar': 'A trailer leaves the heel open; it cannot be closed behind',
+    'straight-bar': 'The inner heel is cut off short: there is nothing level to weld a bar to',
+    'heart-bar': 'The inner heel is cut off short: there is nothing level to weld a bar to',
+  },
+  lay: (lay, context, values) => ({
+    ...lay,
+    rework: (rim) => trailedRim(lay.rework(rim), context, values),
+  }),
+  gather: ({ section, rims }, values) => {
+    const end = -toeStation(rims)
+    return [{ from: end, to: end + values['length']!, volume: values['upset']! * sectionArea(section) }]
+  },
+  // Boxed: the foot-surface edge bevelled where it stands out.
+  rasp: (form, { branch, fromHeel }, _context, values) =>
+    branch === 'lateral' && fromHeel < values['length']! ? bevelled(form, 'outerFoot', 3, 3) : form,
+  nails: (plan) => ({
+    ...plan,
+    lateral: {
+      ...plan.lateral,
+      holes: Math.min(3, plan.lateral.holes),
+      driven: plan.lateral.driven.filter((number) => number <= 3),
+      each: plan.lateral.each.filter(({ number }) => number <= 3),
+    },
+  }),
+  handles: (context, values) => {
+    const end = webMiddle(context, 0)
+    const { tangent } = placeAt(context.rims.outer, 0)
+    const aim = target(context, values['aim']!)
+    const way = placeAt(context.plain.outer, context.plain.toe + values['aim']!).tangent
+    return [
+      { field: 'length', point: end, along: [-tangent[0], -tangent[1]] },
+      { field: 'aim', point: aim, along: way },
+    ]
+  },
+  marks: (context, values) => [
+    { label: 'Heel seat', station: nearestStation(context.rims.outer, lineOf(context, values).seat) },
+  ],
+  guides: (context, values) => [
+    {
+      label: 'line of the trailer',
+      line: [webMiddle(context, 0), target(context, values['aim']!)],
+    },
+    {
+      label: 'inner heel cut',
+      line: [webMiddle(context, stationAt(context, 'medial', 1)), lineOf(context, values).seat],
+    },
+  ],
+  forging: () => [
+    {
+      stage: 'upset',
+      text: 'Leave the outer branch longer; upset its end square, with a sharp inner corner.',
+    },
+    {
+      stage: 'heels',
+      text: 'Turn the outer heel out behind its seat; cut the inner heel square across from it.',
+    },
+    { stage: 'edges', text: 'Box the trailer and the inner heel.' },
+  ],
+  tell: (context, values) => {
+    const { turn, back } = lineOf(context, values)
+    const [x, y] = rotated(back, turn)
+    const offAxis = (Math.atan2(x, -y) * 180) / Math.PI
+    return [
+      `Turned out ${((turn * 180) / Math.PI).toFixed(0)}° from the run of its branch, ${offAxis.toFixed(0)}° off the middle line of the foot.`,
+      'The last outer hole is given up, the third kept.',
+      'Start from a shoe a size larger: the trailer takes its length from the branch.',
+    ]
+  },
+  cautions: (context, values) => [
+    ...(values['aim']! > innerHoles(context).gap
+      ? [
+          {
+            code: 'trailer-aim',
+            severity: 'caution' as const,
+            title: 'Trailer turned out far',
+            text: 'Its line points past the gap between holes 1 and 2.',
+            action: 'Bring it between the middle of the toe and that gap.',
+          },
+        ]
+      : []),
+    {
+      code: 'trailer-stepped-off',
+      severity: 'caution',
+      title: 'Trailer behind the heel',
+      text: 'Stepped off in mud and in herds, and it twists the foot where the ground holds it.',
+      action: 'Hind feet, dry ground. Keep it as short as will do; box its edges.',
+    },
+  ],
+}

@@ -1,0 +1,174 @@
+import earcut from 'earcut'
+import { cotangent, radians } from '../units/angle'
+import { turnRight, type Vec } from '../geometry/vector'
+import type { Plan } from '../plan/plan'
+import type { SectionCut } from '../modifications/build'
+import type { Part } from '../modifications/modification'
+import { liftAt, sectionOutline } from '../shoe/section-form'
+
+/** A point in space, mm: x lateral, y toward the toe, z up from the ground. */
+export type Point = readonly [x: number, y: number, z: number]
+
+/** A closed surface of triangles that face outward, three indices of corners each. */
+export interface Mesh {
+  corners: Point[]
+  triangles: number[]
+}
+
+/** A piece of the shoe as a solid. */
+export interface SolidPiece {
+  label: string
+  layer: Part['layer'] | 'shoe'
+  mesh: Mesh
+}
+
+/** The shoe as solids: the bar of its branches and every piece beside it. */
+export function solidOf({ cuts, parts }: Pick<Plan, 'cuts' | 'parts'>): SolidPiece[] {
+  const height = cuts[0]?.form.thickness ?? 0
+  return [
+    { label: 'Shoe', layer: 'shoe', mesh: barSolid(cuts) },
+    ...parts.flatMap((part): SolidPiece[] => {
+      // What is only dressed is seen on the bar itself.
+      if (part.layer === 'dressed' && part.volume === 0) return []
+      if (part.edge.length < 3) return []
+      const mesh = part.tongue
+        ? tongueSolid(part, cuts)
+        : prism(part.edge, part.between ?? [0, height], part.taper)
+      return [{ label: part.label, layer: part.layer, mesh }]
+    }),
+  ]
+}
+
+/** The bar lofted from section to section, closed at both heels. */
+export function barSolid(cuts: readonly SectionCut[]): Mesh {
+  const rings = cuts.map(({ place, form }) => {
+    const out = turnRight(place.tangent)
+    return sectionOutline(form).map(([u, z]): Point => [
+      place.point[0] - out[0] * u,
+      place.point[1] - out[1] * u,
+      z,
+    ])
+  })
+  return lofted(rings)
+}
+
+/** A closed surface through rings of equally many corners, with a lid at either end. */
+function lofted(rings: readonly (readonly Point[])[]): Mesh {
+  const around = rings[0]!.length
+  const triangles: number[] = []
+  for (let i = 0; i + 1 < rings.length; i++) {
+    for (let k = 0; k < around; k++) {
+      const next = (k + 1) % around
+      const a = i * around + k
+      const b = i * around + next
+      const c = (i + 1) * around + next
+      const d = (i + 1) * around + k
+      triangles.push(a, d, b, b, d, c)
+    }
+  }
+  const last = (rings.length - 1) * around
+  for (let k = 1; k + 1 < around; k++) {
+    triangles.push(0, k, k + 1)
+    triangles.push(last, last + k + 1, last + k)
+  }
+  const mesh = { corners: rings.flat(), triangles }
+  return signedVolume(mesh) < 0 ? turnedInsideOut(mesh) : mesh
+}
+
+/** An upright piece over a closed outline; tapered ones come down to their full depth only toward the back. */
+function prism(
+  edge: readonly Vec[],
+  [low, high]: readonly [number, number],
+  taper?: readonly [number, number],
+): Mesh {
+  const under = (y: number): number => {
+    if (!taper) return low
+    const share = Math.min(1, Math.max(0, (taper[0] - y) / (taper[0] - taper[1])))
+    return high + (low - high) * share
+  }
+  const count = edge.length
+  const corners: Point[] = [
+    ...edge.map(([x, y]): Point => [x, y, under(y)]),
+    ...edge.map(([x, y]): Point => [x, y, high]),
+  ]
+  const lid = earcut(edge.flatMap(([x, y]) => [x, y]))
+  const triangles: number[] = []
+  for (let i = 0; i < lid.length; i += 3) {
+    const [a, b, c] = [lid[i]!, lid[i + 1]!, lid[i + 2]!]
+    triangles.push(a, c, b, a + count, b + count, c + count)
+  }
+  for (let i = 0; i < count; i++) {
+    const next = (i + 1) % count
+    const way =
+      doubledArea(edge) > 0
+        ? [i, next, next + count, i, next + count, i + count]
+        : [next, i, i + count, next, i + count, next + count]
+    triangles.push(...way)
+  }
+  // The lids come out of the triangulation facing as the outline runs.
+  const mesh = { corners, triangles }
+  return signedVolume(mesh) < 0 ? turnedInsideOut(mesh) : mesh
+}
+
+const doubledArea = (edge: readonly Vec[]): number =>
+  edge.reduce((sum, [x, y], i) => {
+    const [nx, ny] = edge[(i + 1) % edge.length]!
+    return sum + x * ny - nx * y
+  }, 0)
+
+/** Slices a clip is built of. */
+const SLICES = 24
+
+/** A clip: half an ellipse up the wall, as thick at its root as said and nothing at its tip, leaning with the wall. */
+function tongueSolid({ tongue }: Part, cuts: readonly SectionCut[]): Mesh {
+  const { width, height, thickness, lean, station } = tongue!
+  const at = nearestCut(cuts, station)
+  const { point, tangent } = at.place
+  const out = turnRight(tangent)
+  const foot = at.form.thickness + (at.form.bend?.of === 'section' ? liftAt(at.form, 0) : 0)
+  const rings = Array.from({ length: SLICES + 1 }, (_, i): Point[] => {
+    const v = (i / SLICES) * 0.9995
+    const half = (width / 2) * Math.sqrt(1 - v * v)
+    // Its thickness is measured square to the wall it leans on.
+    const thick = (thickness * (1 - v)) / Math.sin(radians(lean))
+    const up = v * height
+    const inward = up * cotangent(lean) * Math.sin(radians(lean))
+    const z = foot + up * Math.sin(radians(lean))
+    const corner = (along: number, away: number): Point => [
+      point[0] + tangent[0] * along + out[0] * (away - inward),
+      point[1] + tangent[1] * along + out[1] * (away - inward),
+      z,
+    ]
+    return [corner(-half, 0), corner(half, 0), corner(half, thick), corner(-half, thick)]
+  })
+  return lofted(rings)
+}
+
+/** The section nearest to a station of the outer rim. */
+function nearestCut(cuts: readonly SectionCut[], station: number): SectionCut {
+  const stationOf = ({ place }: SectionCut) =>
+    place.branch === 'lateral' ? place.fromHeel : cuts[0]!.place.fromToe + place.fromToe
+  return cuts.reduce((near, one) =>
+    Math.abs(stationOf(one) - station) < Math.abs(stationOf(near) - station) ? one : near,
+  )
+}
+
+const turnedInsideOut = ({ corners, triangles }: Mesh): Mesh => ({
+  corners,
+  triangles: triangles.map((_, i) => triangles[i - (i % 3) + [0, 2, 1][i % 3]!]!),
+})
+
+/** Volume inside a closed surface, mm3: the sum of the tetrahedra from the origin to its triangles. */
+export const meshVolume = (mesh: Mesh): number => Math.abs(signedVolume(mesh))
+
+function signedVolume({ corners, triangles }: Mesh): number {
+  let six = 0
+  for (let i = 0; i < triangles.length; i += 3) {
+    const [a, b, c] = [corners[triangles[i]!]!, corners[triangles[i + 1]!]!, corners[triangles[i + 2]!]!]
+    six +=
+      a[0] * (b[1] * c[2] - b[2] * c[1]) -
+      a[1] * (b[0] * c[2] - b[2] * c[0]) +
+      a[2] * (b[0] * c[1] - b[1] * c[0])
+  }
+  return six / 6
+}
