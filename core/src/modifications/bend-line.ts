@@ -1,10 +1,10 @@
 import { turnRight, type Vec } from '../geometry/vector'
 import type { BarPlace } from '../shoe/profile'
 import type { SectionForm } from '../shoe/section-form'
-import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
+import type { FigureField, ModificationHandle, Part, ShoeContext } from './modification'
 
 /** Where a toe that is rolled or rocked begins to rise: from the school in use, else a little behind the toe. */
-export const breakoverField: ModificationField = {
+export const breakoverField = {
   key: 'behindToe',
   label: 'Breakover behind toe',
   kind: 'length',
@@ -16,7 +16,7 @@ export const breakoverField: ModificationField = {
     schoolY === undefined || foot.widestFromToe - schoolY < 1
       ? (foot.wornBreakover ?? foot.length * 0.05)
       : foot.widestFromToe - schoolY,
-}
+} as const satisfies FigureField
 
 /** Where a rim runs nearly straight back, a line across the foot is taken to cross it no more slantwise than this. */
 const LEAST_FORWARD = 0.2
@@ -71,6 +71,6 @@ export const dressedToe = (context: ShoeContext, label: string, behindToe: numbe
 })
 
 /** The line a toe breaks over at, pulled back from the toe. */
-export const lineHandle = ({ foot }: ShoeContext, values: Values): ModificationHandle[] => [
-  { field: 'behindToe', point: [0, foot.widestFromToe - values['behindToe']!], along: [0, -1] },
+export const lineHandle = ({ foot }: ShoeContext, values: { behindToe: number }): ModificationHandle[] => [
+  { field: 'behindToe', point: [0, foot.widestFromToe - values.behindToe], along: [0, -1] },
 ]

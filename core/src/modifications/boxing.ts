@@ -1,32 +1,34 @@
 import { bevelled, dressed, roundBar, stationAt } from './kit'
 import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  {
+    key: 'size',
+    label: 'Bevel',
+    kind: 'length',
+    where: 'Across the edge and down it.',
+    range: ({ section }) => [0.5, section.thickness * 0.7],
+    fallback: ({ fit }) => Math.max(1.5, fit.spread),
+  },
+])
 
 /** Share of a branch from which it is boxed: about the bend of the quarter. */
 const FROM = 0.55
 
 /** The outer foot-surface edge bevelled where the shoe stands wider than the foot. */
-export const boxing: Modification = {
+export const boxing = modificationOf({
   kind: 'boxing',
   group: 'surfaces',
   label: 'Boxing',
   purpose:
     'The foot-surface edge bevelled where the shoe stands wider than the foot: nothing to tread on or catch.',
-  fields: [
-    {
-      key: 'size',
-      label: 'Bevel',
-      kind: 'length',
-      where: 'Across the edge and down it.',
-      range: ({ section }) => [0.5, section.thickness * 0.7],
-      fallback: ({ fit }) => Math.max(1.5, fit.spread),
-    },
-  ],
+  fields,
   refuse: roundBar,
-  rasp: (form, { share }, _context, { size = 0 }) =>
+  rasp: (form, { share }, _context, { size }) =>
     share > FROM ? bevelled(form, 'outerFoot', size, size) : form,
-  parts: (context, { size = 0 }) => [
+  parts: (context, { size }) => [
     dressed(
       context,
       'Boxing, outer',
@@ -44,7 +46,7 @@ export const boxing: Modification = {
       () => [0, size],
     ),
   ],
-  handles: (context, { size = 0 }) => {
+  handles: (context, { size }) => {
     const { point, tangent } = placeAt(context.rims.outer, stationAt(context, 'lateral', 0.8))
     const out = turnRight(tangent)
     return [
@@ -56,4 +58,4 @@ export const boxing: Modification = {
     ]
   },
   forging: () => [{ stage: 'edges', text: 'Box both branches from the bend of the quarter back.' }],
-}
+})

@@ -3,17 +3,17 @@ import { along, scale, turnRight, type Vec } from '../geometry/vector'
 import { wallAngleAt } from '../foot/wall'
 import type { Gathered } from '../shoe/profile'
 import { toeStation } from '../shoe/rims'
-import type {
-  Modification,
-  ModificationField,
-  ModificationHandle,
-  Part,
-  ShoeContext,
-  Values,
+import {
+  fieldsOf,
+  type FiguresOf,
+  type ModificationHandle,
+  type ModificationWith,
+  type Part,
+  type ShoeContext,
 } from './modification'
 
 /** The figures of one clip (amounts: common practice, no source). */
-export const CLIP_FIELDS: readonly ModificationField[] = [
+export const CLIP_FIELDS = fieldsOf([
   {
     key: 'width',
     label: 'Width at the root',
@@ -38,7 +38,8 @@ export const CLIP_FIELDS: readonly ModificationField[] = [
     range: () => [1.5, 9],
     fallback: ({ foot }) => foot.wallThickness * 0.5,
   },
-]
+])
+type ClipFigures = FiguresOf<typeof CLIP_FIELDS>
 
 /**
  * Share of the block it would fill that is left of a clip: its sides run in like half an ellipse while it thins to
@@ -47,13 +48,13 @@ export const CLIP_FIELDS: readonly ModificationField[] = [
 export const CLIP_TAPER = Math.PI / 4 - 1 / 3
 
 /** mm3 drawn from the bar for one clip. */
-export const clipVolume = ({ width = 0, height = 0, thickness = 0 }: Values): number =>
+export const clipVolume = ({ width, height, thickness }: ClipFigures): number =>
   width * height * thickness * CLIP_TAPER
 
 /** What one clip about a station of the outer rim takes from the bar. */
-export function clipGathered({ rims }: ShoeContext, station: number, values: Values): Gathered {
+export function clipGathered({ rims }: ShoeContext, station: number, values: ClipFigures): Gathered {
   const s = nearestStation(rims.centroid, placeAt(rims.outer, station).point) - toeStation(rims)
-  return { from: s - values['width']! / 2, to: s + values['width']! / 2, volume: clipVolume(values) }
+  return { from: s - values.width / 2, to: s + values.width / 2, volume: clipVolume(values) }
 }
 
 /** How the wall stands beside a station of the outer rim, degrees. */
@@ -61,8 +62,8 @@ export const wallBeside = ({ foot, outline, rims }: ShoeContext, station: number
   wallAngleAt(foot, outline, nearestStation(outline.track, placeAt(rims.outer, station).point))
 
 /** The clip as a piece: a low bow on the outer rim about a station, seen on the sole. */
-export function clipPart(context: ShoeContext, label: string, station: number, values: Values): Part {
-  const { width = 0, height = 0, thickness = 0 } = values
+export function clipPart(context: ShoeContext, label: string, station: number, values: ClipFigures): Part {
+  const { width, height, thickness } = values
   const { rims } = context
   const steps = 10
   const inner: Vec[] = []
@@ -109,8 +110,11 @@ export function pairHandle(context: ShoeContext, fromToe: number): ModificationH
 /** What a pair of clips does, wherever on the rim it stands: two clips hold like about four nails. */
 export function clipPair(
   name: string,
-): Omit<Modification, 'kind' | 'group' | 'label' | 'purpose' | 'fields'> {
-  const each = (context: ShoeContext, values: Values) => pairOf(context, values['fromToe']!)
+): Omit<
+  ModificationWith<ClipFigures & { fromToe: number }>,
+  'kind' | 'group' | 'label' | 'purpose' | 'fields'
+> {
+  const each = (context: ShoeContext, values: { fromToe: number }) => pairOf(context, values.fromToe)
   return {
     holdsLike: 4,
     gather: (context, values) =>
@@ -120,8 +124,8 @@ export function clipPair(
         clipPart(context, `${i === 0 ? 'Outer' : 'Inner'} ${name} clip`, station, values),
       ),
     handles: (context, values) => [
-      pairHandle(context, values['fromToe']!),
-      widthHandle(context, each(context, values)[1], values['width']!),
+      pairHandle(context, values.fromToe),
+      widthHandle(context, each(context, values)[1], values.width),
     ],
     marks: (context, values) => each(context, values).map((station) => ({ label: 'Clip', station })),
     forging: () => [

@@ -1,20 +1,58 @@
 import { placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
-import type { Modification, Part, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 const STYLES = ['full', 'quarter', 'none'] as const
 
+const fields = fieldsOf([
+  {
+    key: 'style',
+    label: 'Runs',
+    options: STYLES,
+    where: 'Full: from heel to heel. Quarter: only where the nails are. None: holes stamped in plain steel.',
+    fallback: () => 'quarter',
+  },
+  {
+    key: 'depth',
+    label: 'Depth',
+    kind: 'length',
+    where: 'From the ground face up.',
+    range: ({ section }) => [1, section.thickness * 0.75],
+    fallback: ({ section }) => section.thickness * 0.5,
+  },
+  {
+    key: 'mouth',
+    label: 'Width at the ground',
+    kind: 'length',
+    where: 'As wide as the heads it takes.',
+    range: ({ section }) => [3, section.width * 0.5],
+    fallback: ({ section }) => Math.min(7, section.width * 0.34),
+  },
+  {
+    key: 'fromRim',
+    label: 'Its middle from the outer rim',
+    kind: 'length',
+    where: 'Over the white line, where the holes are.',
+    range: ({ section }) => [4, section.width - 4],
+    fallback: ({ section, holes }) =>
+      holes.length === 0
+        ? section.width / 2
+        : holes.reduce((sum, { inset }) => sum + inset, 0) / holes.length,
+  },
+])
+type Figures = FiguresOf<typeof fields>
+
 /** Where the crease begins and ends on a branch, as shares of it. */
 const RUN = { full: [0, 0.9], quarter: [0.17, 0.66], none: [2, 2] } as const
 
-const runOf = (values: Values): readonly [number, number] => RUN[STYLES[values['style']!] ?? 'none']
+const runOf = (values: Figures): readonly [number, number] => RUN[values.style]
 
-const pieces = (context: ShoeContext, values: Values): Part[] => {
+const pieces = (context: ShoeContext, values: Figures): Part[] => {
   const [from, to] = runOf(values)
-  const half = values['mouth']! / 2
-  const inset = (): [number, number] => [values['fromRim']! - half, values['fromRim']! + half]
+  const half = values.mouth / 2
+  const inset = (): [number, number] => [values.fromRim - half, values.fromRim + half]
   const at = (branch: 'lateral' | 'medial', share: number) => stationAt(context, branch, share)
   const piece = (label: string, a: number, b: number) => dressed(context, label, 'ground', a, b, inset)
   if (from > 1) return []
@@ -30,51 +68,13 @@ const pieces = (context: ShoeContext, values: Values): Part[] => {
 const LEAST_LAND = 1.5
 
 /** A groove in the ground surface that holds the nail heads and grips. */
-export const crease: Modification = {
+export const crease = modificationOf({
   kind: 'crease',
   group: 'surfaces',
   label: 'Crease',
   purpose: 'A groove in the ground surface: nail heads sink in it, dirt in it grips.',
-  fields: [
-    {
-      key: 'style',
-      label: 'Runs',
-      kind: 'number',
-      options: STYLES,
-      where:
-        'Full: from heel to heel. Quarter: only where the nails are. None: holes stamped in plain steel.',
-      range: () => [0, 2],
-      fallback: () => 1,
-    },
-    {
-      key: 'depth',
-      label: 'Depth',
-      kind: 'length',
-      where: 'From the ground face up.',
-      range: ({ section }) => [1, section.thickness * 0.75],
-      fallback: ({ section }) => section.thickness * 0.5,
-    },
-    {
-      key: 'mouth',
-      label: 'Width at the ground',
-      kind: 'length',
-      where: 'As wide as the heads it takes.',
-      range: ({ section }) => [3, section.width * 0.5],
-      fallback: ({ section }) => Math.min(7, section.width * 0.34),
-    },
-    {
-      key: 'fromRim',
-      label: 'Its middle from the outer rim',
-      kind: 'length',
-      where: 'Over the white line, where the holes are.',
-      range: ({ section }) => [4, section.width - 4],
-      fallback: ({ section, holes }) =>
-        holes.length === 0
-          ? section.width / 2
-          : holes.reduce((sum, { inset }) => sum + inset, 0) / holes.length,
-    },
-  ],
-  refuse: (context, { mouth = 0, fromRim = 0 }) => {
+  fields,
+  refuse: (context, { mouth, fromRim }) => {
     const round = roundBar(context)
     if (round) return round
     const land = Math.min(fromRim - mouth / 2, context.section.width - fromRim - mouth / 2)
@@ -85,17 +85,17 @@ export const crease: Modification = {
   forge: (form, { share }, _context, values) => {
     const deep = runOut(share, runOf(values))
     if (deep <= 0) return form
-    const depth = values['depth']! * deep
+    const depth = values.depth * deep
     return {
       ...form,
-      crease: { from: values['fromRim']!, width: values['mouth']! * (0.4 + 0.6 * deep), depth },
+      crease: { from: values.fromRim, width: values.mouth * (0.4 + 0.6 * deep), depth },
     }
   },
   parts: pieces,
   handles: (context, values) => {
     const { point, tangent } = placeAt(context.rims.outer, stationAt(context, 'medial', 0.5))
     const inward = turnRight([-tangent[0], -tangent[1]])
-    return [{ field: 'fromRim', point: along(point, inward, values['fromRim']!), along: inward }]
+    return [{ field: 'fromRim', point: along(point, inward, values.fromRim), along: inward }]
   },
   marks: (context, values) => {
     const [from, to] = runOf(values)
@@ -108,7 +108,7 @@ export const crease: Modification = {
     )
   },
   forging: (_context, values) =>
-    values['style'] === 2
+    values.style === 'none'
       ? []
       : [
           {
@@ -116,4 +116,4 @@ export const crease: Modification = {
             text: 'Crease before the holes are stamped; it spreads the web by what it pushes aside: keep the edges fair.',
           },
         ],
-}
+})

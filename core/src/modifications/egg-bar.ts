@@ -1,11 +1,24 @@
 import { trackLength } from '../geometry/track'
 import { sectionArea } from '../shoe/section'
 import { behindHeels, besideRun, closingRun, runVolume } from './closing-run'
-import type { Modification, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
+
+const fields = fieldsOf([
+  {
+    key: 'behindBulbs',
+    label: 'Behind the bulb line',
+    kind: 'length',
+    ofFoot: true,
+    where: 'How far its back edge lies behind the bulb line; minus ends before it.',
+    range: ({ foot }) => [-foot.bulbLine * 0.4, foot.length * 0.12],
+    fallback: () => 0,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** Middle of the bar behind the heels, y: its back edge reaches the bulb line and as far behind it as asked. */
-const middleY = ({ foot, section }: ShoeContext, values: Values): number =>
-  foot.widestFromToe - foot.length - foot.bulbLine - values['behindBulbs']! + section.width / 2
+const middleY = ({ foot, section }: ShoeContext, values: Figures): number =>
+  foot.widestFromToe - foot.length - foot.bulbLine - values.behindBulbs + section.width / 2
 
 /** Where branches reach the bulb line, an egg bar would close them this far behind their ends, mm. */
 const BEHIND_ENDS = 2
@@ -17,23 +30,13 @@ export function eggMeasure(context: ShoeContext): number {
 }
 
 /** The outline closed behind the heels in an oval. */
-export const eggBar: Modification = {
+export const eggBar = modificationOf({
   kind: 'egg-bar',
   group: 'heels',
   label: 'Egg bar',
   purpose: 'Closed behind the heels in an oval: bearing back to the plumb line of the bulbs.',
   brings: ['bar', 'long heels'],
-  fields: [
-    {
-      key: 'behindBulbs',
-      label: 'Behind the bulb line',
-      kind: 'length',
-      ofFoot: true,
-      where: 'How far its back edge lies behind the bulb line; minus ends before it.',
-      range: ({ foot }) => [-foot.bulbLine * 0.4, foot.length * 0.12],
-      fallback: () => 0,
-    },
-  ],
+  fields,
   excludes: {
     'heart-bar': 'A shoe is closed by one bar; a heart bar with an egg bar is a design of its own',
   },
@@ -78,4 +81,4 @@ export const eggBar: Modification = {
       action: 'Dry ground and no company, or another shoe. Never hot-seat a bar shoe that does not fit.',
     },
   ],
-}
+})

@@ -3,8 +3,39 @@ import { inches } from '../units/length'
 import { webAt } from '../shoe/rims'
 import { bentAhead, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { bearing, bevelled, stationAt, strip, webMiddle } from './kit'
-import type { Modification, Part, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
+
+const fields = fieldsOf([
+  {
+    key: 'behindToe',
+    label: 'Toe drawn out',
+    kind: 'length',
+    ofFoot: true,
+    where: told`From the toe of the foot back to the breakover: ${length(inches(2))} to ${length(inches(2.5))}, beneath the tip of P3.`,
+    range: ({ foot }) => [10, foot.widestFromToe],
+    fallback: ({ foot, schoolY }) =>
+      foot.tipFromToe ??
+      (schoolY === undefined ? inches(2) : Math.max(inches(1.5), foot.widestFromToe - schoolY)),
+  },
+  {
+    key: 'rail',
+    label: 'Height of the rails',
+    kind: 'length',
+    where: told`At the back; about ${length(inches(3 / 8))}.`,
+    range: () => [3, 20],
+    fallback: () => inches(3 / 8),
+  },
+  {
+    key: 'spread',
+    label: 'Rails stand out by',
+    kind: 'length',
+    where: 'The outer rail of each branch, outside its rim.',
+    range: () => [0, 8],
+    fallback: () => 2,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** Less bar than this carries no rails, mm: 1 x 3/8 in and a little less. */
 const LEAST_BAR = { width: 24, thickness: 9 }
@@ -13,8 +44,8 @@ const LEAST_BAR = { width: 24, thickness: 9 }
 const RAIL = { width: inches(1 / 4), from: 0.5, to: 0.985 }
 
 /** Two rails on each branch, the outer of them set out over the rim. */
-function rails(context: ShoeContext, values: Values): Part[] {
-  const { spread = 0, rail = 0 } = values
+function rails(context: ShoeContext, values: Figures): Part[] {
+  const { spread, rail } = values
   return (['lateral', 'medial'] as const).flatMap((branch) =>
     (['outer', 'inner'] as const).map((which): Part => {
       const from = stationAt(context, branch, RAIL.from)
@@ -42,49 +73,21 @@ function rails(context: ShoeContext, values: Values): Part[] {
 }
 
 /** Degrees the rails raise the back of the foot about its breakover. */
-function raised(context: ShoeContext, values: Values): number {
+function raised(context: ShoeContext, values: Figures): number {
   const { heelY } = bearing(context)
-  const breakover = context.foot.widestFromToe - values['behindToe']!
-  return (Math.atan(values['rail']! / Math.max(20, breakover - heelY)) * 180) / Math.PI
+  const breakover = context.foot.widestFromToe - values.behindToe
+  return (Math.atan(values.rail / Math.max(20, breakover - heelY)) * 180) / Math.PI
 }
 
 /** Aluminium plate with four rails for founder: breakover far back, the back of the foot raised and supported. */
-export const fourRailPlate: Modification = {
+export const fourRailPlate = modificationOf({
   kind: 'four-rail-plate',
   group: 'plates',
   label: 'Four-rail plate',
   purpose:
     'Aluminium plate for founder: breakover beneath the tip of P3, rails at the back, cushion filling.',
   brings: ['raised heels'],
-  fields: [
-    {
-      key: 'behindToe',
-      label: 'Toe drawn out',
-      kind: 'length',
-      ofFoot: true,
-      where: told`From the toe of the foot back to the breakover: ${length(inches(2))} to ${length(inches(2.5))}, beneath the tip of P3.`,
-      range: ({ foot }) => [10, foot.widestFromToe],
-      fallback: ({ foot, schoolY }) =>
-        foot.tipFromToe ??
-        (schoolY === undefined ? inches(2) : Math.max(inches(1.5), foot.widestFromToe - schoolY)),
-    },
-    {
-      key: 'rail',
-      label: 'Height of the rails',
-      kind: 'length',
-      where: told`At the back; about ${length(inches(3 / 8))}.`,
-      range: () => [3, 20],
-      fallback: () => inches(3 / 8),
-    },
-    {
-      key: 'spread',
-      label: 'Rails stand out by',
-      kind: 'length',
-      where: 'The outer rail of each branch, outside its rim.',
-      range: () => [0, 8],
-      fallback: () => 2,
-    },
-  ],
+  fields,
   excludes: {
     'rolled-toe': 'The plate’s toe is drawn out already',
     'rocker-toe': 'The plate’s toe is drawn out already',
@@ -108,7 +111,7 @@ export const fourRailPlate: Modification = {
   rasp: (form, place, context, values) => {
     const { foot, section } = context
     // The drawn toe is thinned toward its edge; the branches behind it are concaved on the foot side.
-    const line = foot.widestFromToe - values['behindToe']!
+    const line = foot.widestFromToe - values.behindToe
     const bend = bentAhead(place, line, (section.thickness * 0.7) / mostAhead(context, line), 'ground')
     if (bend) return { ...form, bend }
     return place.share > RAIL.from
@@ -118,12 +121,12 @@ export const fourRailPlate: Modification = {
   // Only behind the widest part.
   nails: (plan) => ({ ...plan, school: 'laminitic' }),
   parts: (context, values) => [
-    dressedToe(context, 'Drawn-out toe', values['behindToe']!),
+    dressedToe(context, 'Drawn-out toe', values.behindToe),
     ...rails(context, values),
   ],
   handles: (context, values) => [
     ...lineHandle(context, values),
-    { field: 'rail', point: [bearing(context).heelY, -values['rail']!], along: [0, -1], view: 'side' },
+    { field: 'rail', point: [bearing(context).heelY, -values.rail], along: [0, -1], view: 'side' },
   ],
   forging: () => [
     {
@@ -167,18 +170,18 @@ export const fourRailPlate: Modification = {
             action: 'Take the tip from the radiograph and type it in the Map.',
           },
         ]
-      : values['behindToe']! < foot.tipFromToe - 1
+      : values.behindToe < foot.tipFromToe - 1
         ? [
             {
               code: 'four-rail-ahead',
               severity: 'caution' as const,
               title: 'Breakover ahead of the tip of P3',
-              text: told`It lies ${length(foot.tipFromToe - values['behindToe']!)} ahead of it.`,
+              text: told`It lies ${length(foot.tipFromToe - values.behindToe)} ahead of it.`,
               action: 'Straight beneath the tip or a touch behind, never ahead of it.',
             },
           ]
         : []),
-    ...(values['rail']! > 14
+    ...(values.rail > 14
       ? [
           {
             code: 'four-rail-high',
@@ -190,4 +193,4 @@ export const fourRailPlate: Modification = {
         ]
       : []),
   ],
-}
+})

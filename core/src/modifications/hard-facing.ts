@@ -1,15 +1,34 @@
 import { region } from '../geometry/region'
 import { webAt } from '../shoe/rims'
 import { dressed, stationAt } from './kit'
-import type { Modification, Part, ShoeContext } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 
 const PLACES = ['toe', 'heels', 'toe and heels'] as const
+
+const fields = fieldsOf([
+  {
+    key: 'height',
+    label: 'Height of the bead',
+    kind: 'length',
+    where: 'Above the ground face.',
+    range: () => [0.5, 4],
+    fallback: () => 1.5,
+  },
+  {
+    key: 'place',
+    label: 'Laid on',
+    options: PLACES,
+    where: 'Where the worn shoe shows it.',
+    fallback: () => 'toe and heels',
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** Stretches that are faced: from and to as shares of a branch. */
 const TOE = 0.22
 const HEELS = [0.78, 0.97] as const
 
-function beads(context: ShoeContext, place: number): Part[] {
+function beads(context: ShoeContext, place: Figures['place']): Part[] {
   const across = (station: number): [number, number] => {
     const web = webAt(context.rims, station)
     return [web * 0.2, web * 0.8]
@@ -17,11 +36,11 @@ function beads(context: ShoeContext, place: number): Part[] {
   const bead = (label: string, from: number, to: number) =>
     dressed(context, label, 'ground', from, to, across)
   const found: Part[] = []
-  if (place !== 1)
+  if (place !== 'heels')
     found.push(
       bead('Facing at the toe', stationAt(context, 'lateral', TOE), stationAt(context, 'medial', TOE)),
     )
-  if (place !== 0) {
+  if (place !== 'toe') {
     for (const branch of ['lateral', 'medial'] as const) {
       const ends = HEELS.map((share) => stationAt(context, branch, share)) as [number, number]
       found.push(bead(branch === 'lateral' ? 'Facing, outer heel' : 'Facing, inner heel', ...ends))
@@ -31,40 +50,22 @@ function beads(context: ShoeContext, place: number): Part[] {
 }
 
 /** Hard metal laid on where the shoe wears. */
-export const hardFacing: Modification = {
+export const hardFacing = modificationOf({
   kind: 'hard-facing',
   group: 'wear',
   label: 'Hard-facing',
   purpose: 'Hard metal laid on where it wears: on roads weeks of wear become months.',
-  fields: [
-    {
-      key: 'height',
-      label: 'Height of the bead',
-      kind: 'length',
-      where: 'Above the ground face.',
-      range: () => [0.5, 4],
-      fallback: () => 1.5,
-    },
-    {
-      key: 'place',
-      label: 'Laid on',
-      kind: 'number',
-      options: PLACES,
-      where: 'Where the worn shoe shows it.',
-      range: () => [0, 2],
-      fallback: () => 2,
-    },
-  ],
+  fields,
   refuse: ({ section }) =>
     section.material === 'aluminium' ? 'aluminium cannot be hard-faced; choose steel or studs' : undefined,
   parts: (context, values) =>
-    beads(context, values['place']!).map((bead) => ({
+    beads(context, values.place).map((bead) => ({
       ...bead,
-      between: [-values['height']!, 0] as const,
-      volume: region(bead.edge).area * values['height']!,
+      between: [-values.height, 0] as const,
+      volume: region(bead.edge).area * values.height,
     })),
   handles: ({ foot }, values) => [
-    { field: 'height', point: [foot.widestFromToe * 0.6, -values['height']!], along: [0, -1], view: 'side' },
+    { field: 'height', point: [foot.widestFromToe * 0.6, -values.height], along: [0, -1], view: 'side' },
   ],
   forging: () => [
     {
@@ -81,4 +82,4 @@ export const hardFacing: Modification = {
       action: 'Work in moving air, eyes covered. The same on all shoes of a pair.',
     },
   ],
-}
+})

@@ -3,9 +3,32 @@ import { region } from '../geometry/region'
 import type { Vec } from '../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
 import { once } from './kit'
-import type { Modification, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 import { inches } from '../units/length'
 import { length, told } from '../notices/told'
+
+const fields = fieldsOf([
+  ...BAR_FIELDS,
+  {
+    key: 'apexGap',
+    label: 'Short of the true apex',
+    kind: 'length',
+    ofFoot: true,
+    where: told`From the true apex of the frog back to the point of the plate: about ${length(inches(3 / 8))} (from memory).`,
+    range: ({ foot }) => [5, foot.frogLength * 0.5],
+    fallback: () => inches(3 / 8),
+  },
+  {
+    key: 'inset',
+    label: 'Inside the frog’s edge',
+    kind: 'length',
+    ofFoot: true,
+    where: 'How far the plate stays inside the sides of the frog, so that it bears on no bar.',
+    range: ({ foot }) => [0, foot.frogWidth * 0.3],
+    fallback: () => 2,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** A plate smaller than this carries nothing, mm2. */
 const LEAST_PLATE = 150
@@ -22,10 +45,10 @@ const HALVINGS = 11
  * short of the true apex. Where the frog narrows toward its rear the plate narrows with it; behind the frog a neck
  * goes on to the bar.
  */
-const plate = once((context: ShoeContext, values: Values): Vec[] => {
+const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   const { frog, frogApex } = context.landmarks
-  const { inset = 0, apexGap = 0 } = values
-  const bar = barBetweenHeels(context, '', values['width']!, values['thickness']!)
+  const { inset, apexGap } = values
+  const bar = barBetweenHeels(context, '', values.width, values.thickness)
   if (!bar) return []
   const front = bar.edge[1]![1]
   const foremost = drawnInTip(frog, inset)
@@ -129,33 +152,13 @@ function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
 }
 
 /** A bar between the heels with a plate that lets the frog carry. */
-export const heartBar: Modification = {
+export const heartBar = modificationOf({
   kind: 'heart-bar',
   group: 'heels',
   label: 'Heart bar',
   purpose: 'The frog carries a share: separated or resected walls, founder.',
   brings: ['bar', 'frog pressure'],
-  fields: [
-    ...BAR_FIELDS,
-    {
-      key: 'apexGap',
-      label: 'Short of the true apex',
-      kind: 'length',
-      ofFoot: true,
-      where: told`From the true apex of the frog back to the point of the plate: about ${length(inches(3 / 8))} (from memory).`,
-      range: ({ foot }) => [5, foot.frogLength * 0.5],
-      fallback: () => inches(3 / 8),
-    },
-    {
-      key: 'inset',
-      label: 'Inside the frog’s edge',
-      kind: 'length',
-      ofFoot: true,
-      where: 'How far the plate stays inside the sides of the frog, so that it bears on no bar.',
-      range: ({ foot }) => [0, foot.frogWidth * 0.3],
-      fallback: () => 2,
-    },
-  ],
+  fields,
   refuse: (context, values) => {
     const edge = plate(context, values)
     if (edge.length === 0) return 'the branches leave no room for bar and plate under this frog'
@@ -164,7 +167,7 @@ export const heartBar: Modification = {
       : undefined
   },
   parts: (context, values) => {
-    const { width = 0, thickness = 0 } = values
+    const { width, thickness } = values
     const edge = plate(context, values)
     const ys = edge.map(([, y]) => y)
     const xs = edge.map(([x]) => x)
@@ -188,7 +191,7 @@ export const heartBar: Modification = {
   handles: (context, values) => [
     {
       field: 'apexGap',
-      point: [0, context.landmarks.frogApex[1] - values['apexGap']!],
+      point: [0, context.landmarks.frogApex[1] - values.apexGap],
       along: [0, -1],
     },
     ...barHandles(context, values),
@@ -220,4 +223,4 @@ export const heartBar: Modification = {
         ]
       : []),
   ],
-}
+})

@@ -1,8 +1,14 @@
 import type { Vec } from '../geometry/vector'
-import type { ModificationField, ModificationHandle, Part, ShoeContext, Values } from './modification'
+import {
+  fieldsOf,
+  type FiguresOf,
+  type ModificationHandle,
+  type Part,
+  type ShoeContext,
+} from './modification'
 
 /** The figures of a bar between the heels. */
-export const BAR_FIELDS: readonly ModificationField[] = [
+export const BAR_FIELDS = fieldsOf([
   {
     key: 'width',
     label: 'Width of the bar',
@@ -19,7 +25,7 @@ export const BAR_FIELDS: readonly ModificationField[] = [
     range: () => [3, 16],
     fallback: ({ section }) => section.thickness,
   },
-]
+])
 
 /** x of the inner rim at a height y of the foot's frame on one side; undefined where it does not reach so far back. */
 export function innerRimAt({ rims }: ShoeContext, y: number, sign: 1 | -1): number | undefined {
@@ -70,7 +76,10 @@ export function barBetweenHeels(
 }
 
 /** The front edge of the bar, pulled forward. */
-export function barHandles(context: ShoeContext, { width = 0, thickness = 0 }: Values): ModificationHandle[] {
+export function barHandles(
+  context: ShoeContext,
+  { width, thickness }: FiguresOf<typeof BAR_FIELDS>,
+): ModificationHandle[] {
   const bar = barBetweenHeels(context, '', width, thickness)
   return bar ? [{ field: 'width', point: [0, bar.edge[1]![1]], along: [0, 1] }] : []
 }

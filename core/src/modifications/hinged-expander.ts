@@ -6,8 +6,45 @@ import { behindHeels, besideRun, closingRun } from './closing-run'
 import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
-import type { Modification, Part, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 import { joined, length, told } from '../notices/told'
+
+const fields = fieldsOf([
+  {
+    key: 'resting',
+    label: 'Resting measure',
+    kind: 'length',
+    ofFoot: true,
+    where: 'Between the middles of the two holes in the drill plates, foot at rest: measured and booked.',
+    range: ({ foot }) => [15, foot.heelWidth],
+    fallback: (context) => restingGuess(context),
+  },
+  {
+    key: 'bars',
+    label: 'Cross bars in the set',
+    kind: 'number',
+    where: 'Four as a rule.',
+    range: () => [1, 8],
+    fallback: () => 4,
+  },
+  {
+    key: 'step',
+    label: 'Each longer by',
+    kind: 'length',
+    where: told`${length(inches(1 / 8))} as a rule.`,
+    range: () => [1, 4],
+    fallback: () => inches(1 / 8),
+  },
+  {
+    key: 'days',
+    label: 'Days from bar to bar',
+    kind: 'number',
+    where: '7 to 10.',
+    range: () => [7, 21],
+    fallback: () => 8,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** Sheet of the rudders: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
 export const TWELVE_GAUGE = inches(0.1046)
@@ -46,50 +83,16 @@ const lapY = ({ rims, section }: ShoeContext): number => {
 }
 
 /** The cross bars, each a step longer from hole to hole than the last; mm. */
-export const crossBars = ({ resting = 0, step = 0, bars = 0 }: Values): number[] =>
+export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'step' | 'bars'>): number[] =>
   Array.from({ length: bars }, (_, i) => resting + step * (i + 1))
 
 /** A shoe in two halves that opens the heels bar by bar. */
-export const hingedExpander: Modification = {
+export const hingedExpander = modificationOf({
   kind: 'hinged-expander',
   group: 'plates',
   label: 'Hinged heel expander',
   purpose: 'Two halves hinged at the toe, opened bar by bar: contracted heels in a foot that is kept soft.',
-  fields: [
-    {
-      key: 'resting',
-      label: 'Resting measure',
-      kind: 'length',
-      ofFoot: true,
-      where: 'Between the middles of the two holes in the drill plates, foot at rest: measured and booked.',
-      range: ({ foot }) => [15, foot.heelWidth],
-      fallback: restingGuess,
-    },
-    {
-      key: 'bars',
-      label: 'Cross bars in the set',
-      kind: 'number',
-      where: 'Four as a rule.',
-      range: () => [1, 8],
-      fallback: () => 4,
-    },
-    {
-      key: 'step',
-      label: 'Each longer by',
-      kind: 'length',
-      where: told`${length(inches(1 / 8))} as a rule.`,
-      range: () => [1, 4],
-      fallback: () => inches(1 / 8),
-    },
-    {
-      key: 'days',
-      label: 'Days from bar to bar',
-      kind: 'number',
-      where: '7 to 10.',
-      range: () => [7, 21],
-      fallback: () => 8,
-    },
-  ],
+  fields,
   excludes: {
     'egg-bar': 'The expander brings its own lapped heels',
     'straight-bar': 'A bar welded between the heels would hold what the expander opens',
@@ -104,7 +107,7 @@ export const hingedExpander: Modification = {
   },
   refuse: (context, values) => {
     if (context.section.material === 'aluminium') return 'hinge and plates are welded of steel; choose steel'
-    if (!Number.isInteger(values['bars'])) return 'the set has a whole number of bars'
+    if (!Number.isInteger(values.bars)) return 'the set has a whole number of bars'
     const sides = plateSides(context)
     if (!sides) return 'the branches end before the place of the drill plates; carry them further back'
     return behindHeels(context, lapY(context)) > 2
@@ -181,7 +184,7 @@ export const hingedExpander: Modification = {
     ]
   },
   handles: (context, values) => [
-    { field: 'resting', point: [values['resting']! / 2, holeY(context)], along: [1, 0], per: 2 },
+    { field: 'resting', point: [values.resting / 2, holeY(context)], along: [1, 0], per: 2 },
   ],
   hindmost: (context) => lapY(context) - context.section.width / 2,
   forging: () => [
@@ -199,7 +202,7 @@ export const hingedExpander: Modification = {
       text: 'Measure between the hole middles at rest and book it. Made a little large.',
     },
   ],
-  course: (_context, { bars = 0, days = 0 }) =>
+  course: (_context, { bars, days }) =>
     Array.from({ length: bars }, (_, i) => ({
       label: `Cross bar ${i + 1}`,
       fromDay: Math.max(0, Math.round(i * days) - (i === 0 ? 0 : 1)),
@@ -222,7 +225,7 @@ export const hingedExpander: Modification = {
     },
     ...(assumed.includes('heelWidth')
       ? []
-      : values['resting']! > foot.heelWidth * 0.75
+      : values.resting > foot.heelWidth * 0.75
         ? [
             {
               code: 'expander-resting',
@@ -245,4 +248,4 @@ export const hingedExpander: Modification = {
         ]
       : []),
   ],
-}
+})

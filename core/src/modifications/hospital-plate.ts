@@ -1,4 +1,4 @@
-import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, THREADS } from '../workshop/thread'
+import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, threadNamed, THREAD_NAMES } from '../workshop/thread'
 import { parallel } from '../geometry/parallel'
 import { region } from '../geometry/region'
 import { nearestStation, placeAt, type Track } from '../geometry/track'
@@ -7,8 +7,51 @@ import { inches } from '../units/length'
 import { webAt } from '../shoe/rims'
 import { barBetweenHeels } from './heel-bar'
 import { once, round } from './kit'
-import type { Modification, Part, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
+
+const fields = fieldsOf([
+  {
+    key: 'clearance',
+    label: 'Inside the inner rim',
+    kind: 'length',
+    where: 'Snug: cut from a paper rubbing of the inner rim and drawn in by this.',
+    range: () => [0.3, 6],
+    fallback: () => 1,
+  },
+  {
+    key: 'thickness',
+    label: 'Thickness of the plate',
+    kind: 'length',
+    where: 'Sheet that does not spring under the horse.',
+    range: () => [1.5, 6],
+    fallback: () => 3,
+  },
+  {
+    key: 'screws',
+    label: 'Screws',
+    kind: 'number',
+    where: 'Two or three: one in the toe, the others in the bar between the heels.',
+    range: () => [2, 3],
+    fallback: () => 3,
+  },
+  {
+    key: 'thread',
+    label: 'Thread',
+    options: THREAD_NAMES,
+    where: 'Coarse holds in soft steel, fine where the drill is a little large.',
+    fallback: () => THREAD_NAMES[0],
+  },
+  {
+    key: 'drill',
+    label: 'Drill for the tap',
+    kind: 'length',
+    where: 'The hole that is tapped: the usual drill for its thread unless you say otherwise.',
+    range: () => [4.5, 6.2],
+    fallback: (_context, { thread }) => threadNamed(thread).drill,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** The bar welded between the heels: 1 in wide and 1/4 in thick. */
 const BAR = { width: inches(1), thickness: inches(1 / 4) }
@@ -20,13 +63,13 @@ const TONGUE = 12
 const CLEARANCE_HOLE = 6.8
 
 /** The plate: the inner rim drawn in by the clearance, a tongue over the toe, its back on the bar between the heels. */
-const plateEdge = once((context: ShoeContext, values: Values): Vec[] => {
+const plateEdge = once((context: ShoeContext, values: Figures): Vec[] => {
   const bar = barBetweenHeels(context, '', BAR.width, BAR.thickness)
   if (!bar) return []
   const back = bar.edge[0]![1] + 2
   const { rims } = context
   const web = webAt(rims, rims.toe)
-  const inside = parallel(rims.inner, -values['clearance']!).points.filter(
+  const inside = parallel(rims.inner, -values.clearance).points.filter(
     (point) => point[1] > back && liesWithin(rims.inner, point),
   )
   if (inside.length < 8) return []
@@ -51,66 +94,24 @@ function liesWithin(inner: Track, point: Vec): boolean {
 }
 
 /** Where its screws go: through the tongue, and into the bar on either side or in its middle. */
-function screwPlaces(context: ShoeContext, values: Values): Vec[] {
+function screwPlaces(context: ShoeContext, values: Figures): Vec[] {
   const edge = plateEdge(context, values)
   const bar = barBetweenHeels(context, '', BAR.width, BAR.thickness)
   if (!bar || edge.length === 0) return []
   const barY = bar.edge[0]![1] + BAR.width / 2
   const half = Math.max(8, (bar.edge[1]![0] - bar.edge[2]![0]) / 2 - 10)
   const toe: Vec = [0, Math.max(...edge.map(([, y]) => y)) - 7]
-  return values['screws'] === 2 ? [toe, [0, barY]] : [toe, [half, barY], [-half, barY]]
+  return values.screws === 2 ? [toe, [0, barY]] : [toe, [half, barY], [-half, barY]]
 }
 
 /** Plate over the sole that comes off for dressing. */
-export const hospitalPlate: Modification = {
+export const hospitalPlate = modificationOf({
   kind: 'hospital-plate',
   group: 'plates',
   label: 'Hospital plate',
   purpose: 'A plate over the sole, screwed on, taken off for dressing: surgery, abscess, resection.',
   brings: ['closed sole'],
-  fields: [
-    {
-      key: 'clearance',
-      label: 'Inside the inner rim',
-      kind: 'length',
-      where: 'Snug: cut from a paper rubbing of the inner rim and drawn in by this.',
-      range: () => [0.3, 6],
-      fallback: () => 1,
-    },
-    {
-      key: 'thickness',
-      label: 'Thickness of the plate',
-      kind: 'length',
-      where: 'Sheet that does not spring under the horse.',
-      range: () => [1.5, 6],
-      fallback: () => 3,
-    },
-    {
-      key: 'screws',
-      label: 'Screws',
-      kind: 'number',
-      where: 'Two or three: one in the toe, the others in the bar between the heels.',
-      range: () => [2, 3],
-      fallback: () => 3,
-    },
-    {
-      key: 'thread',
-      label: 'Thread',
-      kind: 'number',
-      options: THREADS.map(({ name }) => name),
-      where: 'Coarse holds in soft steel, fine where the drill is a little large.',
-      range: () => [0, THREADS.length - 1],
-      fallback: () => 0,
-    },
-    {
-      key: 'drill',
-      label: 'Drill for the tap',
-      kind: 'length',
-      where: 'The hole that is tapped: the usual drill for its thread unless you say otherwise.',
-      range: () => [4.5, 6.2],
-      fallback: (_context, { thread = 0 }) => THREADS[thread]?.drill ?? THREADS[0]!.drill,
-    },
-  ],
+  fields,
   excludes: {
     'straight-bar': 'The plate brings its own bar between the heels',
     'heart-bar': 'The plate covers the frog; a frog plate cannot lie under it',
@@ -120,14 +121,14 @@ export const hospitalPlate: Modification = {
     'wide-toe': 'The plate needs a bar between the heels, which would carry them',
   },
   refuse: (context, values) => {
-    if (!Number.isInteger(values['screws'])) return 'screws are two or three'
+    if (!Number.isInteger(values.screws)) return 'screws are two or three'
     return plateEdge(context, values).length === 0
       ? 'the branches leave no room for a plate and its bar'
       : undefined
   },
   parts: (context, values) => {
     const edge = plateEdge(context, values)
-    const { thickness = 0 } = values
+    const { thickness } = values
     const xs = edge.map(([x]) => x)
     const ys = edge.map(([, y]) => y)
     const screws = screwPlaces(context, values)
@@ -172,13 +173,13 @@ export const hospitalPlate: Modification = {
     { stage: 'pieces', text: 'Drill and tap the shoe, clear and countersink the plate, screws flush.' },
   ],
   tell: (_context, values) => {
-    const thread = THREADS[values['thread']!]!
+    const thread = threadNamed(values.thread)
     return [
-      told`${thread.name}: drilled ${length(values['drill']!, 'drill')} it holds ${engagement(thread, values['drill']!).toFixed(0)} % of a full thread; clear the plate with ${length(CLEARANCE_HOLE, 'drill')}.`,
+      told`${thread.name}: drilled ${length(values.drill, 'drill')} it holds ${engagement(thread, values.drill).toFixed(0)} % of a full thread; clear the plate with ${length(CLEARANCE_HOLE, 'drill')}.`,
     ]
   },
   cautions: (context, values) => {
-    const held = engagement(THREADS[values['thread']!]!, values['drill']!)
+    const held = engagement(threadNamed(values.thread), values.drill)
     return [
       ...(held < LEAST_ENGAGEMENT
         ? [
@@ -223,4 +224,4 @@ export const hospitalPlate: Modification = {
         : []),
     ]
   },
-}
+})

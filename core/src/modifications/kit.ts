@@ -3,7 +3,7 @@ import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Half } from '../terms/half'
 import { webAt } from '../shoe/rims'
 import type { SectionForm } from '../shoe/section-form'
-import type { Part, ShoeContext, Values } from './modification'
+import type { Part, ShoeContext } from './modification'
 
 /** Station on the outer rim at a share of a branch, 0 at the middle of the toe, 1 at its end. */
 export function stationAt({ rims }: ShoeContext, branch: Half, share: number): number {
@@ -137,10 +137,10 @@ export function perShoe<T>(work: (context: ShoeContext) => T): (context: ShoeCon
 }
 
 /** The same for each set of figures: a plan asks for one thing to refuse, to draw, to tell and to place handles. */
-export function once<T>(
-  work: (context: ShoeContext, values: Values) => T,
-): (context: ShoeContext, values: Values) => T {
-  const ofShoe = perShoe(() => new WeakMap<Values, { result: T }>())
+export function once<V extends object, T>(
+  work: (context: ShoeContext, values: V) => T,
+): (context: ShoeContext, values: V) => T {
+  const ofShoe = perShoe(() => new WeakMap<V, { result: T }>())
   return (context, values) => {
     const known = ofShoe(context)
     const found = known.get(values) ?? { result: work(context, values) }

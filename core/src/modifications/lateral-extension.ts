@@ -1,42 +1,44 @@
 import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
 import { bevelled, ease, stationAt } from './kit'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  {
+    key: 'out',
+    label: 'Outside the wall',
+    kind: 'length',
+    ofFoot: true,
+    where: 'How far the outer rim stands out at its heel, beside what the fit gives.',
+    range: ({ section }) => [2, section.width * 0.9],
+    fallback: ({ section }) => section.width * 0.45,
+  },
+])
 
 /** Share of the outer branch at which its boxing begins. */
 const BOXED_FROM = 0.45
 
 /** The outer branch carried outside the wall from the quarter back, the web as it was. */
-export const lateralExtension: Modification = {
+export const lateralExtension = modificationOf({
   kind: 'lateral-extension',
   group: 'branches',
   label: 'Lateral extension',
   purpose:
     'The outer branch stands outside the wall from the quarter back: bearing for a limb that falls outward.',
   brings: ['wide fit'],
-  fields: [
-    {
-      key: 'out',
-      label: 'Outside the wall',
-      kind: 'length',
-      ofFoot: true,
-      where: 'How far the outer rim stands out at its heel, beside what the fit gives.',
-      range: ({ section }) => [2, section.width * 0.9],
-      fallback: ({ section }) => section.width * 0.45,
-    },
-  ],
+  fields,
   excludes: { trailer: 'The outer heel is either turned out or set out; choose one' },
   lay: (lay, { outline }, values) => ({
     ...lay,
     reach: (station) => {
       const behind = (outline.lateralWidest * 1.25 - station) / outline.lateralWidest
-      return lay.reach(station) + values['out']! * ease(behind)
+      return lay.reach(station) + values.out * ease(behind)
     },
   }),
   // Boxed: its foot-surface edge bevelled where it stands out.
   rasp: (form, { branch, share }, _context, values) =>
     branch === 'lateral' && share > BOXED_FROM
-      ? bevelled(form, 'outerFoot', Math.min(4, values['out']! * 0.6), 3)
+      ? bevelled(form, 'outerFoot', Math.min(4, values.out * 0.6), 3)
       : form,
   handles: (context) => {
     const { point, tangent } = placeAt(context.rims.outer, stationAt(context, 'lateral', 0.86))
@@ -45,7 +47,7 @@ export const lateralExtension: Modification = {
   forging: () => [{ stage: 'edges', text: 'Box the outer branch where it stands outside the wall.' }],
   tell: () => ['Nail it by the wall, not by the rim: the holes stay over the white line.'],
   cautions: (_context, values) =>
-    values['out']! > 6
+    values.out > 6
       ? [
           {
             code: 'extension-stepped-on',
@@ -56,4 +58,4 @@ export const lateralExtension: Modification = {
           },
         ]
       : [],
-}
+})

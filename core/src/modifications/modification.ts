@@ -41,23 +41,42 @@ export interface ShoeContext {
   raisedBehind?: (y: number) => number
 }
 
-/** A figure of a modification: its field, range, default and help. */
-export interface ModificationField {
+interface AnyField {
   key: string
   label: string
+  where: Told
+}
+
+/** A figure of a modification: its field, range, default and help. */
+export interface FigureField extends AnyField {
   kind: FigureKind
   /** It is laid out on the foot and grows with it; other lengths are of the bar. */
   ofFoot?: boolean
-  where: Told
-  /** What may be chosen, where it is no figure but a choice: given by name, reckoned with by its place in the list. */
-  options?: readonly string[]
+  options?: undefined
   range: (context: ShoeContext) => readonly [number, number]
   /** What is taken where it is not said; the figures before it in the list are known. */
   fallback: (context: ShoeContext, before: Values) => number
 }
 
-/** Every figure of a modification, given or taken by default; mm, degrees or plain numbers as its fields say. */
-export type Values = Readonly<Record<string, number>>
+/** A choice of a modification: one of several, by name. */
+export interface ChoiceField extends AnyField {
+  options: readonly string[]
+  /** What is taken where it is not said. */
+  fallback: (context: ShoeContext, before: Values) => string
+}
+
+export type ModificationField = FigureField | ChoiceField
+
+/** Every figure and choice of a modification, given or taken by default; mm, degrees or plain numbers as its fields say. */
+export type Values = Readonly<Record<string, number | string>>
+
+/** What the fields of one modification come to: its own figures, and its choices by their names. */
+export type FiguresOf<F extends readonly ModificationField[]> = {
+  readonly [P in F[number] as P['key']]: P extends { options: readonly (infer O)[] } ? O : number
+}
+
+/** The fields of a modification, with the names of its figures known. */
+export const fieldsOf = <const F extends readonly ModificationField[]>(fields: F): F => fields
 
 /** A piece beside the bar of the branches: seen on the drawing, and with its own line on the iron slip. */
 export interface Part {
@@ -131,7 +150,7 @@ export const MODIFICATION_GROUPS = [
 export type ModificationGroup = (typeof MODIFICATION_GROUPS)[number]['key']
 
 /** One modification: what it is for, its figures, and what it does to outline, bar, breakover, nails and cautions. */
-export interface Modification {
+export interface ModificationWith<V> {
   kind: string
   group: ModificationGroup
   label: string
@@ -144,37 +163,45 @@ export interface Modification {
   /** Kinds it may stand beside with a warning. */
   warns?: Readonly<Record<string, string>>
   /** Why it cannot be made for this foot and shoe, where it cannot. */
-  refuse?: (context: ShoeContext, values: Values) => Told | undefined
+  refuse?: (context: ShoeContext, values: V) => Told | undefined
   /** A change of the outline: branches, reach, web. */
-  lay?: (lay: Lay, context: ShoeContext, values: Values) => Lay
+  lay?: (lay: Lay, context: ShoeContext, values: V) => Lay
   /** Height forged onto the bar at a place, mm. */
-  rise?: (place: LayPlace, context: ShoeContext, values: Values) => number
+  rise?: (place: LayPlace, context: ShoeContext, values: V) => number
   /** Height of a piece of its own set on the bar at a place, mm: the shoe stands higher, the bar does not bring it. */
-  setOn?: (place: LayPlace, context: ShoeContext, values: Values) => number
+  setOn?: (place: LayPlace, context: ShoeContext, values: V) => number
   /** Edges and faces forged: the metal moves aside and the web grows by it. */
-  forge?: (form: SectionForm, place: LayPlace, context: ShoeContext, values: Values) => SectionForm
+  forge?: (form: SectionForm, place: LayPlace, context: ShoeContext, values: V) => SectionForm
   /** Edges rasped or ground: the bar must bring the metal, the finished shoe has lost it. */
-  rasp?: (form: SectionForm, place: BarPlace, context: ShoeContext, values: Values) => SectionForm
+  rasp?: (form: SectionForm, place: BarPlace, context: ShoeContext, values: V) => SectionForm
   /** Metal gathered in the bar: what a clip is drawn from, an upset. */
-  gather?: (context: ShoeContext, values: Values) => Gathered[]
-  parts?: (context: ShoeContext, values: Values) => Part[]
+  gather?: (context: ShoeContext, values: V) => Gathered[]
+  parts?: (context: ShoeContext, values: V) => Part[]
   /** How far back it carries the bearing behind the heel ends, y in the foot's frame. */
-  hindmost?: (context: ShoeContext, values: Values) => number
+  hindmost?: (context: ShoeContext, values: V) => number
   /** Nails it stands in for. */
   holdsLike?: number
   /** What it leaves of the holes. */
-  nails?: (plan: NailPlan, context: ShoeContext, values: Values) => NailPlan
+  nails?: (plan: NailPlan, context: ShoeContext, values: V) => NailPlan
   /** Between shoe and wall, mm: nails are longer by it. */
-  padding?: (values: Values) => number
-  handles?: (context: ShoeContext, values: Values) => ModificationHandle[]
+  padding?: (values: V) => number
+  handles?: (context: ShoeContext, values: V) => ModificationHandle[]
   /** Marks on the straight bar beside holes and heel ends. */
-  marks?: (context: ShoeContext, values: Values) => WorkMark[]
-  guides?: (context: ShoeContext, values: Values) => Guide[]
+  marks?: (context: ShoeContext, values: V) => WorkMark[]
+  guides?: (context: ShoeContext, values: V) => Guide[]
   /** When it is done while the shoe is made. */
-  forging?: (context: ShoeContext, values: Values) => ForgingStep[]
+  forging?: (context: ShoeContext, values: V) => ForgingStep[]
   /** What follows in the weeks after. */
-  course?: (context: ShoeContext, values: Values) => CourseStep[]
+  course?: (context: ShoeContext, values: V) => CourseStep[]
   /** What it comes to, in words, for the slip. */
-  tell?: (context: ShoeContext, values: Values) => Told[]
-  cautions?: (context: ShoeContext, values: Values) => Caution[]
+  tell?: (context: ShoeContext, values: V) => Told[]
+  cautions?: (context: ShoeContext, values: V) => Caution[]
 }
+
+/** One of all modifications: nobody who goes through the list knows its figures by name. */
+export type Modification = ModificationWith<Values>
+
+/** A modification whose hooks are told the figures of its own fields, by name. */
+export const modificationOf = <const F extends readonly ModificationField[]>(
+  one: ModificationWith<FiguresOf<F>> & { fields: F },
+): Modification => one as unknown as Modification

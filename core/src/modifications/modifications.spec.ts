@@ -28,12 +28,14 @@ const EACH = MODIFICATIONS.map(({ kind }) => kind)
 
 describe('every modification', () => {
   it('can be made for a usual foot with nothing said but its name, and says what it is for', () => {
-    for (const { kind, label, purpose } of MODIFICATIONS) {
+    for (const { kind, label, purpose, fields } of MODIFICATIONS) {
       const one = made([{ kind }], { ...(barFor(kind) && { section: barFor(kind)! }) })
       expect(one.modifications[0]!.kind).toBe(kind)
       expect(label.length * purpose.length).toBeGreaterThan(0)
-      for (const value of Object.values(one.modifications[0]!.values))
-        expect(Number.isFinite(value)).toBe(true)
+      for (const [key, value] of Object.entries(one.modifications[0]!.values)) {
+        const { options } = fields.find((field) => field.key === key)!
+        expect(options ? options.includes(String(value)) : Number.isFinite(value)).toBe(true)
+      }
     }
   })
 
@@ -49,6 +51,15 @@ describe('every modification', () => {
     expect(problemsOf([{ kind: 'wings' }])[0]!.message).toContain('“wings” is not a modification')
     expect(problemsOf([{ kind: 'wedge' }, { kind: 'wedge' }])[0]!.message).toContain('on this shoe already')
     expect(problemsOf([{ kind: 'wedge', colour: 3 }])[0]!.path).toBe('shoe.modifications.0.colour')
+  })
+
+  it('takes a choice by its name alone', () => {
+    expect(made([{ kind: 'wedge', made: 'welded on' }]).modifications[0]!.values['made']).toBe('welded on')
+    for (const wrong of ['glued on', 1, '']) {
+      const [problem] = problemsOf([{ kind: 'wedge', made: wrong }])
+      expect(problem!.path).toBe('shoe.modifications.0.made')
+      expect(problem!.message).toContain('is not one of forged from the bar, welded on, riveted on')
+    }
   })
 
   it('has ranges that hold their own defaults, whatever the foot and the bar', () =>

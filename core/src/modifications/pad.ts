@@ -1,49 +1,49 @@
 import { region } from '../geometry/region'
 import { shoeBody } from '../shoe/rims'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
 import { length, told } from '../notices/told'
+
+const SHAPES = ['full', 'rim'] as const
+
+const fields = fieldsOf([
+  {
+    key: 'thickness',
+    label: 'Thickness',
+    kind: 'length',
+    where: 'The nails grow longer by it.',
+    range: () => [1.5, 15],
+    fallback: () => 4,
+  },
+  {
+    key: 'shape',
+    label: 'Covers',
+    options: SHAPES,
+    where: 'The whole sole, or only what the shoe covers.',
+    fallback: () => 'full',
+  },
+])
 
 /** Leather and pad plastics weigh little more than water, kg/m3 (from memory). */
 const DENSITY = 1150
 
-const SHAPES = ['full', 'rim'] as const
-
 /** A pad between shoe and foot, packed. */
-export const pad: Modification = {
+export const pad = modificationOf({
   kind: 'pad',
   group: 'plates',
   label: 'Pad and packing',
   purpose: 'Leather or plastic between shoe and foot: thin soles, stony ground, bruises.',
   brings: ['closed sole'],
-  fields: [
-    {
-      key: 'thickness',
-      label: 'Thickness',
-      kind: 'length',
-      where: 'The nails grow longer by it.',
-      range: () => [1.5, 15],
-      fallback: () => 4,
-    },
-    {
-      key: 'shape',
-      label: 'Covers',
-      kind: 'number',
-      options: SHAPES,
-      where: 'The whole sole, or only what the shoe covers.',
-      range: () => [0, 1],
-      fallback: () => 0,
-    },
-  ],
+  fields,
   excludes: { 'hospital-plate': 'The plate must come off for dressing; a pad is nailed on' },
-  padding: (values) => values['thickness']!,
+  padding: (values) => values.thickness,
   parts: ({ rims, section }, values) => {
-    const edge = values['shape'] === 1 ? shoeBody(rims) : rims.outer.points
+    const edge = values.shape === 'rim' ? shoeBody(rims) : rims.outer.points
     const xs = edge.map(([x]) => x)
     const ys = edge.map(([, y]) => y)
-    const { thickness = 0 } = values
+    const { thickness } = values
     return [
       {
-        label: values['shape'] === 1 ? 'Rim pad' : 'Pad',
+        label: values.shape === 'rim' ? 'Rim pad' : 'Pad',
         layer: 'pad',
         edge,
         between: [section.thickness, section.thickness + thickness],
@@ -60,7 +60,7 @@ export const pad: Modification = {
   handles: ({ foot, section }, values) => [
     {
       field: 'thickness',
-      point: [foot.widestFromToe - foot.length * 0.35, section.thickness + values['thickness']!],
+      point: [foot.widestFromToe - foot.length * 0.35, section.thickness + values.thickness],
       along: [0, 1],
       view: 'side',
     },
@@ -72,11 +72,11 @@ export const pad: Modification = {
     },
   ],
   tell: (_context, values) => [
-    told`Nails longer by ${length(values['thickness']!)}; clips taller by as much.`,
-    ...(values['shape'] === 0 ? ['Always packed.'] : []),
+    told`Nails longer by ${length(values.thickness)}; clips taller by as much.`,
+    ...(values.shape === 'full' ? ['Always packed.'] : []),
   ],
   cautions: (_context, values) =>
-    values['shape'] === 0
+    values.shape === 'full'
       ? [
           {
             code: 'pad-packed',
@@ -87,4 +87,4 @@ export const pad: Modification = {
           },
         ]
       : [],
-}
+})

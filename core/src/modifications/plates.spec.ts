@@ -142,7 +142,7 @@ describe('hinged heel expander', () => {
     const plan = made([{ kind: 'hinged-expander' }])
     expect(plan.iron.parts.find(({ label }) => label === 'Outer rudder')!.thickness).toBe(TWELVE_GAUGE)
     expect(span(part(plan, 'Cross bar 1').edge, 0)).toBeCloseTo(
-      plan.modifications[0]!.values['resting']! + inches(1 / 8),
+      Number(plan.modifications[0]!.values['resting']) + inches(1 / 8),
       6,
     )
   })

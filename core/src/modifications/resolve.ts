@@ -2,7 +2,7 @@ import { problem, type Problem } from '../notices/problem'
 import { outOfRange } from '../notices/range'
 import type { ShoeInput } from '../records/shoe'
 import { clashOf, modification, warningOf } from './index'
-import type { Modification, ModificationField, ShoeContext, Values } from './modification'
+import type { Modification, ShoeContext, Values } from './modification'
 import { told } from '../notices/told'
 
 /** A modification on a shoe, with every figure known. */
@@ -71,16 +71,21 @@ function readValues(
   context: ShoeContext,
 ): { values: Values; problems: Problem[] } {
   const problems: Problem[] = []
-  const values: Record<string, number> = {}
+  const values: Record<string, number | string> = {}
   for (const field of fields) {
     const given = figures[field.key]
-    const value = given === undefined ? field.fallback(context, values) : asFigure(given, field)
-    const range = field.range(context)
-    if (field.options && given !== undefined && !Number.isInteger(value)) {
-      const message = `${label}, ${field.label.toLowerCase()}: ${JSON.stringify(given)} is not one of ${field.options.join(', ')}`
-      problems.push({ path: `${path}.${field.key}`, message })
+    if (field.options) {
+      const choice = given ?? field.fallback(context, values)
+      if (field.options.includes(choice as string)) values[field.key] = choice as string
+      else {
+        const message = `${label}, ${field.label.toLowerCase()}: ${JSON.stringify(given)} is not one of ${field.options.join(', ')}`
+        problems.push({ path: `${path}.${field.key}`, message })
+      }
       continue
     }
+    const value =
+      given === undefined ? field.fallback(context, values) : typeof given === 'number' ? given : NaN
+    const range = field.range(context)
     const beyond = outOfRange(
       `${path}.${field.key}`,
       `${label}, ${field.label.toLowerCase()}`,
@@ -96,13 +101,4 @@ function readValues(
       problems.push({ path: `${path}.${key}`, message: `“${key}” is no figure of a ${kind}` })
   }
   return { values, problems }
-}
-
-/** A figure as it is reckoned with: a choice by its place among the options. */
-function asFigure(given: unknown, { options }: ModificationField): number {
-  if (options && typeof given === 'string') {
-    const at = options.indexOf(given)
-    return at === -1 ? NaN : at
-  }
-  return typeof given === 'number' ? given : NaN
 }

@@ -1,33 +1,35 @@
 import { bentAhead, breakoverField, dressedToe, lineHandle } from './bend-line'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  breakoverField,
+  {
+    key: 'rise',
+    label: 'Rise at the toe',
+    kind: 'length',
+    where: 'How high the foremost edge stands off level ground.',
+    range: ({ section }) => [1, section.thickness + 8],
+    fallback: ({ section }) => section.thickness * 0.6,
+  },
+])
 
 /** The toe bent up from the breakover forward; the foot is dressed to it. */
-export const rockerToe: Modification = {
+export const rockerToe = modificationOf({
   kind: 'rocker-toe',
   group: 'toe',
   label: 'Rocker toe',
   purpose: 'Bent up from the breakover forward: the foot rolls off with less pull on the heels.',
-  fields: [
-    breakoverField,
-    {
-      key: 'rise',
-      label: 'Rise at the toe',
-      kind: 'length',
-      where: 'How high the foremost edge stands off level ground.',
-      range: ({ section }) => [1, section.thickness + 8],
-      fallback: ({ section }) => section.thickness * 0.6,
-    },
-  ],
+  fields,
   // Bent, not taken away: everything ahead of the line stands higher, over the whole width of the web.
   rasp: (form, place, { foot }, values) => {
-    const { rise = 0, behindToe = 0 } = values
+    const { rise, behindToe } = values
     const bend = bentAhead(place, foot.widestFromToe - behindToe, rise / behindToe, 'section')
     return bend ? { ...form, bend } : form
   },
-  parts: (context, values) => [dressedToe(context, 'Rocker toe', values['behindToe']!)],
+  parts: (context, values) => [dressedToe(context, 'Rocker toe', values.behindToe)],
   handles: (context, values) => [
     ...lineHandle(context, values),
-    { field: 'rise', point: [context.foot.widestFromToe, values['rise']!], along: [0, 1], view: 'side' },
+    { field: 'rise', point: [context.foot.widestFromToe, values.rise], along: [0, 1], view: 'side' },
   ],
   forging: () => [
     {
@@ -36,11 +38,11 @@ export const rockerToe: Modification = {
     },
   ],
   tell: (_context, values) => {
-    const angle = (Math.atan2(values['rise']!, values['behindToe']!) * 180) / Math.PI
-    return values['behindToe']! > 0 ? [`The toe rises at ${angle.toFixed(0)}° from the breakover.`] : []
+    const angle = (Math.atan2(values.rise, values.behindToe) * 180) / Math.PI
+    return values.behindToe > 0 ? [`The toe rises at ${angle.toFixed(0)}° from the breakover.`] : []
   },
   cautions: ({ foot }, values) =>
-    values['rise']! > foot.toeWallThickness
+    values.rise > foot.toeWallThickness
       ? [
           {
             code: 'rocker-high',
@@ -51,4 +53,4 @@ export const rockerToe: Modification = {
           },
         ]
       : [],
-}
+})

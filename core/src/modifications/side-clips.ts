@@ -1,25 +1,27 @@
 import { CLIP_FIELDS, clipPair } from './clip'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  ...CLIP_FIELDS,
+  {
+    key: 'fromToe',
+    label: 'Along the rim from the toe',
+    kind: 'length',
+    ofFoot: true,
+    where:
+      'From the middle of the toe along the rim to the middle of each clip: about the bend of the quarter.',
+    range: ({ rims }) => [(rims.medialBend - rims.toe) * 0.6, (rims.medialBend - rims.toe) * 1.3],
+    fallback: ({ rims }) => rims.medialBend - rims.toe,
+  },
+])
 
 /** Two clips at the widest part: the shoe cannot be spread by the foot, and cannot shift sideways. */
-export const sideClips: Modification = {
+export const sideClips = modificationOf({
   kind: 'side-clips',
   group: 'clips',
   label: 'Side clips',
   purpose: 'At the widest part: hold a split or spreading wall together, and the shoe against side thrust.',
-  fields: [
-    ...CLIP_FIELDS,
-    {
-      key: 'fromToe',
-      label: 'Along the rim from the toe',
-      kind: 'length',
-      ofFoot: true,
-      where:
-        'From the middle of the toe along the rim to the middle of each clip: about the bend of the quarter.',
-      range: ({ rims }) => [(rims.medialBend - rims.toe) * 0.6, (rims.medialBend - rims.toe) * 1.3],
-      fallback: ({ rims }) => rims.medialBend - rims.toe,
-    },
-  ],
+  fields,
   warns: { 'quarter-clips': 'Four clips: let in too many and little wall is left between them' },
   ...clipPair('side'),
   cautions: () => [
@@ -31,4 +33,4 @@ export const sideClips: Modification = {
       action: 'Only where that is wanted, and for a cycle at a time.',
     },
   ],
-}
+})

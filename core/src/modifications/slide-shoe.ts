@@ -4,8 +4,46 @@ import { radians } from '../units/angle'
 import { leastCover, mostUncovered } from '../shoe/cover'
 import { perShoe } from './kit'
 import { between, type OuterRim } from '../shoe/lay'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
 import { toeWebHandles } from './toe-web'
+
+const fields = fieldsOf([
+  {
+    key: 'toeWeb',
+    label: 'Web at the toe',
+    kind: 'length',
+    where: 'Wide slides more, narrow holds more.',
+    range: ({ section, foot }) => [
+      section.width * 0.7,
+      Math.max(section.width, Math.min(section.width * 1.5, foot.width * 0.32)),
+    ],
+    fallback: ({ section }) => section.width * 1.1,
+  },
+  {
+    key: 'heelWeb',
+    label: 'Web at the heels',
+    kind: 'length',
+    where: 'Drawn narrow and open.',
+    range: ({ section }) => [8, section.width],
+    fallback: ({ section }) => Math.max(8, section.width * 0.7),
+  },
+  {
+    key: 'toeThinner',
+    label: 'Toe forged thinner by',
+    kind: 'length',
+    where: 'Slightly thin, no big turn-up.',
+    range: ({ section }) => [0, section.thickness * 0.35],
+    fallback: ({ section }) => section.thickness * 0.12,
+  },
+  {
+    key: 'turn',
+    label: 'Turned to the line of travel',
+    kind: 'number',
+    where: 'Degrees it is turned under the foot to point where the horse goes; plus turns its toe inward.',
+    range: (context) => [-largestTurn(context), largestTurn(context)],
+    fallback: () => 0,
+  },
+])
 
 const turned = (point: Vec, degrees: number): Vec => rotated(point, radians(degrees))
 
@@ -55,50 +93,14 @@ export const largestTurn = perShoe(({ outline, foot, plain }) => {
 })
 
 /** Slide shoe for hind feet: wide slick toe or narrow toe with hold, narrow open heels, long branches. */
-export const slideShoe: Modification = {
+export const slideShoe = modificationOf({
   kind: 'slide-shoe',
   group: 'branches',
   label: 'Slide shoe',
   purpose:
     'Runs on over the ground: even on both sides, heels narrow and open so that dirt leaves between them.',
   brings: ['long heels'],
-  fields: [
-    {
-      key: 'toeWeb',
-      label: 'Web at the toe',
-      kind: 'length',
-      where: 'Wide slides more, narrow holds more.',
-      range: ({ section, foot }) => [
-        section.width * 0.7,
-        Math.max(section.width, Math.min(section.width * 1.5, foot.width * 0.32)),
-      ],
-      fallback: ({ section }) => section.width * 1.1,
-    },
-    {
-      key: 'heelWeb',
-      label: 'Web at the heels',
-      kind: 'length',
-      where: 'Drawn narrow and open.',
-      range: ({ section }) => [8, section.width],
-      fallback: ({ section }) => Math.max(8, section.width * 0.7),
-    },
-    {
-      key: 'toeThinner',
-      label: 'Toe forged thinner by',
-      kind: 'length',
-      where: 'Slightly thin, no big turn-up.',
-      range: ({ section }) => [0, section.thickness * 0.35],
-      fallback: ({ section }) => section.thickness * 0.12,
-    },
-    {
-      key: 'turn',
-      label: 'Turned to the line of travel',
-      kind: 'number',
-      where: 'Degrees it is turned under the foot to point where the horse goes; plus turns its toe inward.',
-      range: (context) => [-largestTurn(context), largestTurn(context)],
-      fallback: () => 0,
-    },
-  ],
+  fields,
   excludes: {
     'egg-bar': 'A slide shoe is open behind: dirt must leave between its heels',
     'straight-bar': 'A slide shoe is open behind: dirt must leave between its heels',
@@ -115,15 +117,15 @@ export const slideShoe: Modification = {
     web: (place) =>
       (lay.web(place) / section.width) *
       between(place.share, [
-        [0, values['toeWeb']!],
-        [0.3, values['toeWeb']!],
+        [0, values.toeWeb],
+        [0.3, values.toeWeb],
         [0.55, section.width],
-        [1, values['heelWeb']!],
+        [1, values.heelWeb],
       ]),
-    rework: (rim) => turnedRim(evenRim(lay.rework(rim)), values['turn']!),
+    rework: (rim) => turnedRim(evenRim(lay.rework(rim)), values.turn),
   }),
   rise: ({ share }, _context, values) =>
-    -values['toeThinner']! *
+    -values.toeThinner *
     (1 -
       between(share, [
         [0.2, 0],
@@ -136,7 +138,7 @@ export const slideShoe: Modification = {
       // At the end of an arm ahead of the toe: a turn to the left swings it to the left.
       {
         field: 'turn',
-        point: turned([0, arm], values['turn']!),
+        point: turned([0, arm], values.turn),
         along: [-1, 0],
         per: 180 / Math.PI / arm,
       },
@@ -146,8 +148,8 @@ export const slideShoe: Modification = {
     {
       label: 'line of travel',
       line: [
-        turned([0, context.foot.widestFromToe + 8], values['turn']!),
-        turned([0, context.landmarks.bulbY - 8], values['turn']!),
+        turned([0, context.foot.widestFromToe + 8], values.turn),
+        turned([0, context.landmarks.bulbY - 8], values.turn),
       ],
     },
   ],
@@ -181,4 +183,4 @@ export const slideShoe: Modification = {
       action: 'Watch it walk and turn before it works; shorten the branches if they touch.',
     },
   ],
-}
+})

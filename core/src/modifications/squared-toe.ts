@@ -3,7 +3,20 @@ import { unit, type Vec } from '../geometry/vector'
 import type { OuterRim } from '../shoe/lay'
 import { stationBeside } from '../shoe/rims'
 import { breakoverField, lineHandle } from './bend-line'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  breakoverField,
+  {
+    key: 'easing',
+    label: 'Easing of the corners',
+    kind: 'length',
+    ofFoot: true,
+    where: 'How round the two corners of the toe are.',
+    range: () => [4, 30],
+    fallback: ({ foot }) => foot.width * 0.08,
+  },
+])
 
 /**
  * The outer rim with everything ahead of a line drawn back to it, its corners eased: y becomes the lower branch of the
@@ -32,39 +45,27 @@ export function squaredRim(rim: OuterRim, line: number, easing: number): OuterRi
 }
 
 /** The toe of the shoe set straight across under the wall. */
-export const squaredToe: Modification = {
+export const squaredToe = modificationOf({
   kind: 'squared-toe',
   group: 'toe',
   label: 'Squared toe',
   purpose: 'The toe forged straight across and set back under the wall: breakover back, nothing to tread on.',
-  fields: [
-    breakoverField,
-    {
-      key: 'easing',
-      label: 'Easing of the corners',
-      kind: 'length',
-      ofFoot: true,
-      where: 'How round the two corners of the toe are.',
-      range: () => [4, 30],
-      fallback: ({ foot }) => foot.width * 0.08,
-    },
-  ],
+  fields,
   refuse: ({ rims, foot }, values) => {
     const foremost = Math.max(...rims.outer.points.map(([, y]) => y))
-    return foremost < foot.widestFromToe - values['behindToe']! - 0.5
+    return foremost < foot.widestFromToe - values.behindToe - 0.5
       ? 'the rim lies behind this line already; set the breakover further back'
       : undefined
   },
   lay: (lay, { foot }, values) => ({
     ...lay,
-    rework: (rim) =>
-      squaredRim(lay.rework(rim), foot.widestFromToe - values['behindToe']!, values['easing']!),
+    rework: (rim) => squaredRim(lay.rework(rim), foot.widestFromToe - values.behindToe, values.easing),
   }),
   handles: lineHandle,
   forging: () => [{ stage: 'toe', text: 'Forge the toe straight across before the toe quarters are bent.' }],
   tell: () => ['Leave the wall ahead of the shoe: dress only its edge.'],
   cautions: ({ foot }, values) =>
-    values['behindToe']! > foot.toeWallThickness + foot.whiteLineWidth
+    values.behindToe > foot.toeWallThickness + foot.whiteLineWidth
       ? [
           {
             code: 'squared-behind-white-line',
@@ -75,4 +76,4 @@ export const squaredToe: Modification = {
           },
         ]
       : [],
-}
+})

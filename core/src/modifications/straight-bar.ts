@@ -1,8 +1,8 @@
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
-import type { Modification } from './modification'
+import { modificationOf } from './modification'
 
 /** A bar welded between the heels. */
-export const straightBar: Modification = {
+export const straightBar = modificationOf({
   kind: 'straight-bar',
   group: 'heels',
   label: 'Straight bar',
@@ -13,13 +13,11 @@ export const straightBar: Modification = {
     'egg-bar': 'A shoe is closed by one bar: straight or egg',
     'heart-bar': 'The heart bar brings its own bar between the heels',
   },
-  refuse: (context, { width = 0, thickness = 0 }) =>
+  refuse: (context, { width, thickness }) =>
     barBetweenHeels(context, '', width, thickness)
       ? undefined
       : 'the branches leave no room for a bar this wide',
-  parts: (context, { width = 0, thickness = 0 }) => [
-    barBetweenHeels(context, 'Straight bar', width, thickness)!,
-  ],
+  parts: (context, { width, thickness }) => [barBetweenHeels(context, 'Straight bar', width, thickness)!],
   handles: (context, values) => barHandles(context, values),
   forging: () => [
     { stage: 'weld', text: 'Bevel bar and heels, lay the bar between them and weld; level again.' },
@@ -34,4 +32,4 @@ export const straightBar: Modification = {
       action: 'Never hot-seat a bar shoe that does not fit. Leave room between bar and frog.',
     },
   ],
-}
+})

@@ -1,8 +1,8 @@
 import { CLIP_FIELDS, clipGathered, clipPart, heightHandle, widthHandle } from './clip'
-import type { Modification } from './modification'
+import { modificationOf } from './modification'
 
 /** One clip in the middle of the toe. */
-export const toeClip: Modification = {
+export const toeClip = modificationOf({
   kind: 'toe-clip',
   group: 'clips',
   label: 'Toe clip',
@@ -12,13 +12,13 @@ export const toeClip: Modification = {
   gather: (context, values) => [clipGathered(context, context.rims.toe, values)],
   parts: (context, values) => [clipPart(context, 'Toe clip', context.rims.toe, values)],
   handles: (context, values) => [
-    widthHandle(context, context.rims.toe, values['width']!),
-    heightHandle(context, context.rims.toe, values['height']!),
+    widthHandle(context, context.rims.toe, values.width),
+    heightHandle(context, context.rims.toe, values.height),
   ],
   forging: () => [{ stage: 'clips', text: 'Draw the toe clip before shaping; drawing distorts the shape.' }],
   tell: ({ foot }) => [`Toe clip leans at ${Math.round(foot.toeAngle)}°, as the wall there.`],
   cautions: ({ foot }, values) =>
-    values['thickness']! > foot.toeWallThickness * 0.6
+    values.thickness > foot.toeWallThickness * 0.6
       ? [
           {
             code: 'clip-thick',
@@ -29,4 +29,4 @@ export const toeClip: Modification = {
           },
         ]
       : [],
-}
+})

@@ -4,7 +4,38 @@ import { sectionArea } from '../shoe/section'
 import type { OuterRim } from '../shoe/lay'
 import { toeStation } from '../shoe/rims'
 import { bevelled, once, stationAt, webMiddle } from './kit'
-import type { Modification, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
+
+const fields = fieldsOf([
+  {
+    key: 'length',
+    label: 'Behind the heel seat',
+    kind: 'length',
+    ofFoot: true,
+    where: 'Along the trailer, from the seat of the outer heel to its end.',
+    range: () => [15, 60],
+    fallback: ({ foot }) => foot.length * 0.22,
+  },
+  {
+    key: 'aim',
+    label: 'Points past the middle of the toe by',
+    kind: 'length',
+    ofFoot: true,
+    where:
+      'Its line carried forward meets the inner half of the rim: between the middle of the toe and the gap between holes 1 and 2, never past hole 2.',
+    range: (context) => [0, Math.floor(innerHoles(context).second)],
+    fallback: (context) => innerHoles(context).gap * 0.5,
+  },
+  {
+    key: 'upset',
+    label: 'Bar upset into it',
+    kind: 'length',
+    where: 'Left longer and upset back: shorter and wider, with a sharp inner corner.',
+    range: () => [0, 25],
+    fallback: () => 8,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** The middle of the trailer from the heel seat back: a short bend, then straight. */
 interface TrailerLine {
@@ -54,7 +85,7 @@ function innerHoles({ holes, plain }: ShoeContext): { gap: number; second: numbe
   return { gap: (first + second) / 2, second }
 }
 
-const lineOf = once((context: ShoeContext, values: Values): TrailerLine => {
+const lineOf = once((context: ShoeContext, values: Figures): TrailerLine => {
   const { plain, landmarks, section } = context
   const seatStation = nearestStation(plain.outer, landmarks.lateralButtress)
   const { tangent } = placeAt(plain.outer, seatStation)
@@ -63,15 +94,15 @@ const lineOf = once((context: ShoeContext, values: Values): TrailerLine => {
     back: [-tangent[0], -tangent[1]] as const,
     radius: section.width,
   }
-  return { ...line, turn: aimedAt(line, target(context, values['aim']!)) }
+  return { ...line, turn: aimedAt(line, target(context, values.aim)) }
 })
 
 /** The outer rim with its outer heel turned out behind the seat, and its inner heel cut square across from that seat. */
-function trailedRim(rim: OuterRim, context: ShoeContext, values: Values): OuterRim {
+function trailedRim(rim: OuterRim, context: ShoeContext, values: Figures): OuterRim {
   const { section } = context
   const line = lineOf(context, values)
   const bend = line.radius * line.turn
-  const straight = Math.max(2, values['length']! - bend)
+  const straight = Math.max(2, values.length - bend)
   const points: Vec[] = []
   const tangents: Vec[] = []
   const lay = (middle: Vec, way: Vec) => {
@@ -118,41 +149,13 @@ function innerCut({ track: t, medialBend }: OuterRim, y: number): number {
 }
 
 /** Lateral trailer: the outer heel turned out behind the buttress. */
-export const trailer: Modification = {
+export const trailer = modificationOf({
   kind: 'trailer',
   group: 'heels',
   label: 'Lateral trailer',
   purpose: 'The outer heel turned out behind the buttress: steadies a foot that twists or rolls outward.',
   brings: ['trailer', 'long heels'],
-  fields: [
-    {
-      key: 'length',
-      label: 'Behind the heel seat',
-      kind: 'length',
-      ofFoot: true,
-      where: 'Along the trailer, from the seat of the outer heel to its end.',
-      range: () => [15, 60],
-      fallback: ({ foot }) => foot.length * 0.22,
-    },
-    {
-      key: 'aim',
-      label: 'Points past the middle of the toe by',
-      kind: 'length',
-      ofFoot: true,
-      where:
-        'Its line carried forward meets the inner half of the rim: between the middle of the toe and the gap between holes 1 and 2, never past hole 2.',
-      range: (context) => [0, Math.floor(innerHoles(context).second)],
-      fallback: (context) => innerHoles(context).gap * 0.5,
-    },
-    {
-      key: 'upset',
-      label: 'Bar upset into it',
-      kind: 'length',
-      where: 'Left longer and upset back: shorter and wider, with a sharp inner corner.',
-      range: () => [0, 25],
-      fallback: () => 8,
-    },
-  ],
+  fields,
   excludes: {
     'egg-bar': 'A trailer leaves the heel open; it cannot be closed behind',
     'straight-bar': 'The inner heel is cut off short: there is nothing level to weld a bar to',
@@ -164,11 +167,11 @@ export const trailer: Modification = {
   }),
   gather: ({ section, rims }, values) => {
     const end = -toeStation(rims)
-    return [{ from: end, to: end + values['length']!, volume: values['upset']! * sectionArea(section) }]
+    return [{ from: end, to: end + values.length, volume: values.upset * sectionArea(section) }]
   },
   // Boxed: the foot-surface edge bevelled where it stands out.
   rasp: (form, { branch, fromHeel }, _context, values) =>
-    branch === 'lateral' && fromHeel < values['length']! ? bevelled(form, 'outerFoot', 3, 3) : form,
+    branch === 'lateral' && fromHeel < values.length ? bevelled(form, 'outerFoot', 3, 3) : form,
   nails: (plan) => ({
     ...plan,
     lateral: {
@@ -181,8 +184,8 @@ export const trailer: Modification = {
   handles: (context, values) => {
     const end = webMiddle(context, 0)
     const { tangent } = placeAt(context.rims.outer, 0)
-    const aim = target(context, values['aim']!)
-    const way = placeAt(context.plain.outer, context.plain.toe + values['aim']!).tangent
+    const aim = target(context, values.aim)
+    const way = placeAt(context.plain.outer, context.plain.toe + values.aim).tangent
     return [
       { field: 'length', point: end, along: [-tangent[0], -tangent[1]] },
       { field: 'aim', point: aim, along: way },
@@ -194,7 +197,7 @@ export const trailer: Modification = {
   guides: (context, values) => [
     {
       label: 'line of the trailer',
-      line: [webMiddle(context, 0), target(context, values['aim']!)],
+      line: [webMiddle(context, 0), target(context, values.aim)],
     },
     {
       label: 'inner heel cut',
@@ -223,7 +226,7 @@ export const trailer: Modification = {
     ]
   },
   cautions: (context, values) => [
-    ...(values['aim']! > innerHoles(context).gap
+    ...(values.aim > innerHoles(context).gap
       ? [
           {
             code: 'trailer-aim',
@@ -242,4 +245,4 @@ export const trailer: Modification = {
       action: 'Hind feet, dry ground. Keep it as short as will do; box its edges.',
     },
   ],
-}
+})

@@ -1,12 +1,31 @@
 import { trackLength } from '../geometry/track'
 import { barPlaces } from '../shoe/profile'
 import { bearing } from './kit'
-import type { Modification, Part, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 /** How a wedge is made. */
 const MADE = ['forged from the bar', 'welded on', 'riveted on'] as const
-const FORGED = 0
+const FORGED = MADE[0]
+
+const fields = fieldsOf([
+  {
+    key: 'rise',
+    label: 'Rise at the heels',
+    kind: 'length',
+    where: 'How much thicker the shoe is at its hindmost bearing than at the toe.',
+    range: () => [1, 25],
+    fallback: ({ foot }) => foot.length * 0.045,
+  },
+  {
+    key: 'made',
+    label: 'How it is made',
+    options: MADE,
+    where: 'Forged from the same bar, or a piece of its own set on it: then the cut does not grow.',
+    fallback: () => FORGED,
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 /** Forged from the same bar, a wedge higher than this share of its thickness asks for too much of it (common practice, no source). */
 const FORGED_MOST = 0.4
@@ -18,14 +37,14 @@ export function wedgeAngle(context: ShoeContext, rise: number): number {
 }
 
 /** Height of the wedge at a height of the foot's frame: nothing at the toe, all of it at the hindmost bearing. */
-function heightAt(context: ShoeContext, values: Values, y: number): number {
+function heightAt(context: ShoeContext, values: Figures, y: number): number {
   const { toeY, heelY } = bearing(context)
-  return Math.max(0, Math.min(1, (toeY - y) / (toeY - heelY))) * values['rise']!
+  return Math.max(0, Math.min(1, (toeY - y) / (toeY - heelY))) * values.rise
 }
 
 /** What a wedge set on the bar is cut from, one on each branch: it begins where it is thick enough to hold. */
-function pieces(context: ShoeContext, values: Values): Part[] {
-  if (values['made'] === FORGED) return []
+function pieces(context: ShoeContext, values: Figures): Part[] {
+  if (values.made === FORGED) return []
   const places = barPlaces(context.rims)
   return (['lateral', 'medial'] as const).map((branch): Part => {
     // The middle of the toe belongs to both, and is no thicker there.
@@ -43,7 +62,7 @@ function pieces(context: ShoeContext, values: Values): Part[] {
       volume,
       stock: {
         width: Math.max(...along.map(({ web }) => web)),
-        thickness: values['rise']!,
+        thickness: values.rise,
         length: Math.max(...along.map(({ fromToe }) => fromToe)),
       },
     }
@@ -51,60 +70,41 @@ function pieces(context: ShoeContext, values: Values): Part[] {
 }
 
 /** Branches that grow thicker to the heel. */
-export const wedge: Modification = {
+export const wedge = modificationOf({
   kind: 'wedge',
   group: 'heels',
   label: 'Wedge',
   purpose: 'Raises the heels: thickness grows evenly from toe to heel.',
   brings: ['raised heels'],
-  fields: [
-    {
-      key: 'rise',
-      label: 'Rise at the heels',
-      kind: 'length',
-      where: 'How much thicker the shoe is at its hindmost bearing than at the toe.',
-      range: () => [1, 25],
-      fallback: ({ foot }) => foot.length * 0.045,
-    },
-    {
-      key: 'made',
-      label: 'How it is made',
-      kind: 'number',
-      options: MADE,
-      where: 'Forged from the same bar, or a piece of its own set on it: then the cut does not grow.',
-      range: () => [0, MADE.length - 1],
-      fallback: () => FORGED,
-    },
-  ],
-  rise: ({ point }, context, values) => (values['made'] === FORGED ? heightAt(context, values, point[1]) : 0),
-  setOn: ({ point }, context, values) =>
-    values['made'] === FORGED ? 0 : heightAt(context, values, point[1]),
+  fields,
+  rise: ({ point }, context, values) => (values.made === FORGED ? heightAt(context, values, point[1]) : 0),
+  setOn: ({ point }, context, values) => (values.made === FORGED ? 0 : heightAt(context, values, point[1])),
   parts: pieces,
   handles: (context, values) => [
     {
       field: 'rise',
-      point: [bearing(context).heelY, context.section.thickness + values['rise']!],
+      point: [bearing(context).heelY, context.section.thickness + values.rise],
       along: [0, 1],
       view: 'side',
     },
   ],
   forging: (_context, values) =>
-    values['made'] === FORGED
+    values.made === FORGED
       ? [{ stage: 'upset', text: 'Draw the toe or upset the heels of the straight bar to the wedge first.' }]
       : [
           {
             stage: 'pieces',
-            text: `Forge two wedges from bar as wide as the web, fit them to the branches and ${values['made'] === 1 ? 'weld them on' : 'rivet them on, heads flush'}; level the seat.`,
+            text: `Forge two wedges from bar as wide as the web, fit them to the branches and ${values.made === 'welded on' ? 'weld them on' : 'rivet them on, heads flush'}; level the seat.`,
           },
         ],
-  tell: (context, values) => [`Steepens the hoof by ${wedgeAngle(context, values['rise']!).toFixed(1)}°.`],
+  tell: (context, values) => [`Steepens the hoof by ${wedgeAngle(context, values.rise).toFixed(1)}°.`],
   cautions: (context, values) => {
-    const angle = wedgeAngle(context, values['rise']!)
+    const angle = wedgeAngle(context, values.rise)
     const { thickness } = context.section
-    const rise = values['rise']!
+    const rise = values.rise
     const more = (trackLength(context.rims.centroid) * rise) / 2 / thickness
     return [
-      ...(values['made'] === FORGED && rise > thickness * FORGED_MOST
+      ...(values.made === FORGED && rise > thickness * FORGED_MOST
         ? [
             {
               code: 'wedge-thick',
@@ -124,4 +124,4 @@ export const wedge: Modification = {
       },
     ]
   },
-}
+})

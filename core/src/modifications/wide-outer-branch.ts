@@ -3,44 +3,46 @@ import { turnRight } from '../geometry/vector'
 import { between } from '../shoe/lay'
 import { webAt } from '../shoe/rims'
 import { stationAt } from './kit'
-import type { Modification } from './modification'
+import { fieldsOf, modificationOf } from './modification'
+
+const fields = fieldsOf([
+  {
+    key: 'outerWeb',
+    label: 'Web of the outer branch',
+    kind: 'length',
+    where: 'From the quarter back.',
+    range: ({ section, foot }) => [
+      section.width,
+      Math.max(section.width, Math.min(section.width * 1.8, foot.heelWidth * 0.42)),
+    ],
+    fallback: ({ section }) => section.width * 1.3,
+  },
+  {
+    key: 'innerWeb',
+    label: 'Web of the inner branch',
+    kind: 'length',
+    where: 'From the quarter back.',
+    range: ({ section }) => [Math.min(section.width, Math.max(9, section.width * 0.5)), section.width],
+    fallback: ({ section }) => Math.max(9, section.width * 0.8),
+  },
+])
 
 /** Shares of a branch between which its web comes to its new width. */
 const FROM = 0.2
 const FULL = 0.5
 
 /** The outer branch spread, the inner one narrowed: for a foot loaded on its outside. */
-export const wideOuterBranch: Modification = {
+export const wideOuterBranch = modificationOf({
   kind: 'wide-outer-branch',
   group: 'branches',
   label: 'Wide outer branch',
   purpose: 'More ground under the outer side, less under the inner: for a foot loaded on its outside.',
   brings: ['wide fit'],
-  fields: [
-    {
-      key: 'outerWeb',
-      label: 'Web of the outer branch',
-      kind: 'length',
-      where: 'From the quarter back.',
-      range: ({ section, foot }) => [
-        section.width,
-        Math.max(section.width, Math.min(section.width * 1.8, foot.heelWidth * 0.42)),
-      ],
-      fallback: ({ section }) => section.width * 1.3,
-    },
-    {
-      key: 'innerWeb',
-      label: 'Web of the inner branch',
-      kind: 'length',
-      where: 'From the quarter back.',
-      range: ({ section }) => [Math.min(section.width, Math.max(9, section.width * 0.5)), section.width],
-      fallback: ({ section }) => Math.max(9, section.width * 0.8),
-    },
-  ],
+  fields,
   lay: (lay, { section }, values) => ({
     ...lay,
     web: (place) => {
-      const full = place.branch === 'lateral' ? values['outerWeb']! : values['innerWeb']!
+      const full = place.branch === 'lateral' ? values.outerWeb : values.innerWeb
       return (
         lay.web(place) *
         between(place.share, [
@@ -66,7 +68,7 @@ export const wideOuterBranch: Modification = {
     { stage: 'upset', text: 'Spread the outer branch and draw the inner one on the straight bar.' },
   ],
   tell: (_context, values) => [
-    `The outer web is ${Math.round((values['outerWeb']! / values['innerWeb']!) * 100 - 100)} % wider than the inner.`,
+    `The outer web is ${Math.round((values.outerWeb / values.innerWeb) * 100 - 100)} % wider than the inner.`,
   ],
   cautions: () => [
     {
@@ -77,4 +79,4 @@ export const wideOuterBranch: Modification = {
       action: 'Look at the wear at the next visit.',
     },
   ],
-}
+})

@@ -3,15 +3,38 @@ import { inches } from '../units/length'
 import { between } from '../shoe/lay'
 import { barPlaces } from '../shoe/profile'
 import { bevelled, stationAt } from './kit'
-import type { Modification, ShoeContext, Values } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 import { toeWebHandles } from './toe-web'
 import { length, told, type Told } from '../notices/told'
+
+const fields = fieldsOf([
+  {
+    key: 'toeWeb',
+    label: 'Web at the toe',
+    kind: 'length',
+    where: 'The toe upset wider than the bar.',
+    range: ({ section, foot }) => [
+      section.width,
+      Math.max(section.width, Math.min(section.width * 2.2, foot.width * 0.34)),
+    ],
+    fallback: ({ section }) => section.width * 1.55,
+  },
+  {
+    key: 'heelWeb',
+    label: 'Web at the heels',
+    kind: 'length',
+    where: 'The branches drawn narrow, at their ends.',
+    range: ({ section }) => [6, section.width],
+    fallback: ({ section }) => Math.max(7, section.width * 0.6),
+  },
+])
+type Figures = FiguresOf<typeof fields>
 
 const TOE_TO = 0.32
 const THIN_FROM = 0.62
 
 /** Web at a share of a branch, mm. */
-const webs = (section: ShoeContext['section'], { toeWeb = 0, heelWeb = 0 }: Values) =>
+const webs = (section: ShoeContext['section'], { toeWeb, heelWeb }: Figures) =>
   [
     [0, toeWeb],
     [TOE_TO * 0.7, toeWeb],
@@ -20,33 +43,13 @@ const webs = (section: ShoeContext['section'], { toeWeb = 0, heelWeb = 0 }: Valu
   ] as const
 
 /** Toe upset wide, branches drawn narrow: the heels sink where the going is soft. */
-export const wideToe: Modification = {
+export const wideToe = modificationOf({
   kind: 'wide-toe',
   group: 'branches',
   label: 'Wide toe, narrow heels',
   purpose: 'One school for a suspensory strain: the heels sink in soft going, the toe stays up.',
   brings: ['sinking heels'],
-  fields: [
-    {
-      key: 'toeWeb',
-      label: 'Web at the toe',
-      kind: 'length',
-      where: 'The toe upset wider than the bar.',
-      range: ({ section, foot }) => [
-        section.width,
-        Math.max(section.width, Math.min(section.width * 2.2, foot.width * 0.34)),
-      ],
-      fallback: ({ section }) => section.width * 1.55,
-    },
-    {
-      key: 'heelWeb',
-      label: 'Web at the heels',
-      kind: 'length',
-      where: 'The branches drawn narrow, at their ends.',
-      range: ({ section }) => [6, section.width],
-      fallback: ({ section }) => Math.max(7, section.width * 0.6),
-    },
-  ],
+  fields,
   excludes: {
     wedge: 'It lets the heels sink; a wedge holds them up',
     'egg-bar': 'It lets the heels sink; a bar carries them',
@@ -86,7 +89,7 @@ export const wideToe: Modification = {
       action: 'Agree it with the vet and keep the horse on soft ground.',
     },
   ],
-}
+})
 
 /** Bar gathered where the web is wider than the bar it is made from, mm of that bar. */
 const gathered = ({ rims, section }: ShoeContext): number =>

@@ -85,9 +85,9 @@ function modificationDifferences(one: Plan, other: Plan): Difference[] {
     return fields.flatMap((field) => {
       const what = `${label}, ${field.label.toLowerCase()}`
       const [a, b] = [mine.values[field.key], theirs.values[field.key]]
-      if (field.options && a !== undefined && b !== undefined)
-        return words(what, field.options[a] ?? '', field.options[b] ?? '')
-      return figures(what, field.kind, a, b)
+      return field.options
+        ? words(what, String(a), String(b))
+        : figures(what, field.kind, Number(a), Number(b))
     })
   })
 }

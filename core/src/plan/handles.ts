@@ -7,6 +7,7 @@ import type { FigureKind } from '../units/figure'
 import { cutAt } from '../modifications/build'
 import { FIT_FIGURES } from '../shoe/fit'
 import { modification } from '../modifications/index'
+import type { FigureField } from '../modifications/modification'
 import { BAR_RANGES } from '../shoe/section'
 
 /** A handle on a drawing of the shoe: the figure it stands for, where it is, and how the figure follows a pull. */
@@ -68,12 +69,14 @@ const modificationHandles = (plan: Plan): ShoeHandle[] =>
   plan.modifications.flatMap(({ kind, values, ranges, handles }) => {
     const known = modification(kind)!
     return handles.map(({ field, point, along, per = 1, view }): ShoeHandle => {
-      const { label, kind: figure } = known.fields.find(({ key }) => key === field)!
+      const { label, kind: figure } = known.fields.find(
+        (one): one is FigureField => one.key === field && !one.options,
+      )!
       return {
         path: `mod.${kind}.${field}`,
         label: `${known.label}, ${label.toLowerCase()}`,
         kind: figure,
-        value: values[field]!,
+        value: Number(values[field]),
         range: ranges[field]!,
         point,
         along,

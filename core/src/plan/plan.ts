@@ -26,7 +26,14 @@ import { forgingOrder, type ForgingStep } from '../modifications/forging'
 import { groundContact } from '../modifications/ground'
 import { plainLay } from '../shoe/lay'
 import type { Profile } from '../shoe/profile'
-import type { CourseStep, Guide, ModificationHandle, Part, ShoeContext } from '../modifications/modification'
+import type {
+  CourseStep,
+  Guide,
+  ModificationHandle,
+  Part,
+  ShoeContext,
+  Values,
+} from '../modifications/modification'
 import { refusals, resolveModifications, warningsOf, type Chosen } from '../modifications/resolve'
 import { layRims, plainLength, shoeBody, type Rims } from '../shoe/rims'
 import { centroidFromOuter, checkSection } from '../shoe/section'
@@ -76,7 +83,7 @@ export interface Plan {
 /** A modification as it was worked out. */
 export interface PlannedModification {
   kind: string
-  values: Readonly<Record<string, number>>
+  values: Values
   /** What is possible for each figure here. */
   ranges: Readonly<Record<string, readonly [number, number]>>
   told: Told[]
@@ -179,7 +186,11 @@ export function planShoe(footInput: FootInput, shoe: ShoeInput, workshopInput: W
     modifications: chosen.map(({ modification, values }) => ({
       kind: modification.kind,
       values,
-      ranges: Object.fromEntries(modification.fields.map(({ key, range }) => [key, range(plainContext)])),
+      ranges: Object.fromEntries(
+        modification.fields.flatMap((field) =>
+          field.options ? [] : [[field.key, field.range(plainContext)] as const],
+        ),
+      ),
       told: modification.tell?.(context, values) ?? [],
       handles: modification.handles?.(context, values) ?? [],
       guides: modification.guides?.(context, values) ?? [],

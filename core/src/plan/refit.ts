@@ -29,7 +29,7 @@ export function refit(shoe: ShoeInput, from: FootInput, to: FootInput | undefine
       ...Object.fromEntries(
         Object.entries(figures).map(([key, value]) => {
           const field = modification(kind)?.fields.find((one) => one.key === key)
-          const grows = field?.ofFoot === true && typeof value === 'number'
+          const grows = field && !field.options && field.ofFoot === true && typeof value === 'number'
           return [key, grows ? value * share : value]
         }),
       ),

@@ -27,7 +27,7 @@ describe('the solid', () => {
     (kind) => {
       const plan = withKind(kind)
       // A trailer's upset is metal the finished section does not show as a wider web.
-      const upset = kind === 'trailer' ? plan.modifications[0]!.values['upset']! * 19.05 * 7.9375 : 0
+      const upset = kind === 'trailer' ? Number(plan.modifications[0]!.values['upset']) * 19.05 * 7.9375 : 0
       const profile = profileVolume(plan.profile, plan.profile.finished) - upset
       expect(Math.abs(solidBar(plan) / profile - 1)).toBeLessThan(0.01)
     },

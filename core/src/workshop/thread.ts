@@ -10,10 +10,19 @@ export interface Thread {
 }
 
 /** Threads a shoe is tapped with. */
-export const THREADS: readonly Thread[] = [
+export const THREADS = [
   { name: '1/4-20', diameter: 6.35, perInch: 20, drill: inches(13 / 64) },
   { name: '1/4-28', diameter: 6.35, perInch: 28, drill: inches(7 / 32) },
-]
+] as const satisfies readonly Thread[]
+
+export const THREAD_NAMES = [
+  '1/4-20',
+  '1/4-28',
+] as const satisfies readonly (typeof THREADS)[number]['name'][]
+
+/** A thread by its name. */
+export const threadNamed = (name: unknown): Thread =>
+  THREADS.find((thread) => thread.name === name) ?? THREADS[0]
 
 /** More than this and the tap binds and breaks (common practice: 85 % is as full as a hand tap cuts). */
 export const MOST_ENGAGEMENT = 85

@@ -117,12 +117,17 @@ export function requestOf(any: AnyPlan): Request {
     const ranges = alone?.modifications[0]?.ranges
     if (!ranges) return []
     const fields = MODIFICATIONS.find((one) => one.kind === kind)!.fields
-    const figures = fields.flatMap((field, i) => {
+    const figures = fields.flatMap((field, i): (readonly [string, number | string])[] => {
       const at = shares[i]
+      if (at === null || at === undefined) return []
+      if (field.options)
+        return [
+          [field.key, field.options[Math.floor(at * field.options.length)] ?? field.options[0]!] as const,
+        ]
       const [low, high] = ranges[field.key]!
-      if (at === null || at === undefined || high < low) return []
+      if (high < low) return []
       const value = low + (high - low) * at
-      return [[field.key, field.kind === 'number' ? Math.round(value) : value] as const]
+      return [[field.key, field.kind === 'number' ? Math.round(value) : value]]
     })
     return [{ kind, ...Object.fromEntries(figures) }]
   })

@@ -42,9 +42,9 @@ export function lengthsOf(request: Request): Movable[] {
   const modifications = shoe.modifications ?? []
   modifications.forEach((one, i) => {
     const fields = MODIFICATIONS.find(({ kind }) => kind === one.kind)!.fields
-    for (const { key, kind } of fields) {
+    for (const { key, ...field } of fields) {
       const at = one[key]
-      if (kind !== 'length' || typeof at !== 'number') continue
+      if (field.options || field.kind !== 'length' || typeof at !== 'number') continue
       found.push({
         name: `${one.kind} ${key}`,
         at,

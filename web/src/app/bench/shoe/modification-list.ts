@@ -192,24 +192,25 @@ export class ModificationList {
     this.modifications().flatMap((given, i) => {
       const known = modification(given.kind)
       if (!known) return []
-      const planned = this.plan()?.modifications.find(({ kind }) => kind === given.kind)?.values
+      const planned: Record<string, number | string> | undefined = this.plan()?.modifications.find(
+        ({ kind }) => kind === given.kind,
+      )?.values
       return [
         {
           kind: known.kind,
           label: known.label,
           purpose: known.purpose,
           problem: this.problemAt(`shoe.modifications.${i}.kind`),
-          fields: known.fields.map(({ key, label, kind, where, options }) => ({
+          fields: known.fields.map(({ key, label, where, ...field }) => ({
             key,
             label,
-            kind,
+            kind: field.options ? ('number' as const) : field.kind,
             where,
-            options: options?.map((option) => ({ key: option, label: option })),
-            chosen:
-              options && (options.find((option) => option === given[key]) ?? options[planned?.[key] ?? -1]),
+            options: field.options?.map((option) => ({ key: option, label: option })),
+            chosen: field.options?.find((option) => option === (given[key] ?? planned?.[key])),
             name: `mod.${known.kind}.${key}`,
             value: given[key] as number | undefined,
-            assumed: planned?.[key],
+            assumed: typeof planned?.[key] === 'number' ? planned[key] : undefined,
             problem: this.problemAt(`shoe.modifications.${i}.${key}`),
           })),
         },
