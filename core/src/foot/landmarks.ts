@@ -4,6 +4,7 @@ import { parallel } from '../geometry/parallel'
 import { path } from '../geometry/path'
 import { placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
+import { alsoWhenAsked } from '../geometry/when-asked'
 import type { Foot } from './measurements'
 import type { FootOutline } from './outline'
 import { wallThicknessAt } from './wall'
@@ -34,7 +35,7 @@ export interface Landmarks {
   tip?: Vec
 }
 
-/** Places the landmarks of the sole from the foot's figures. */
+/** Places the landmarks of the sole from the foot's figures; the lines that are only looked at are drawn when they are asked for. */
 export function landmarks(foot: Foot, outline: FootOutline): Landmarks {
   const { track } = outline
   const wall = (station: number) => wallThicknessAt(foot, outline, station)
@@ -47,25 +48,27 @@ export function landmarks(foot: Foot, outline: FootOutline): Landmarks {
   const lateralButtress = at(0)
   const medialButtress = at(trackLength(track))
   const frogWidestY = Math.min(buttressY + foot.length * 0.1, apexY - foot.frogLength * 0.6)
-  return {
+  const places = {
     toe: at(outline.toe),
     lateralWidest: at(outline.lateralWidest),
     medialWidest: at(outline.medialWidest),
     lateralButtress,
     medialButtress,
-    frogApex: [0, apexY],
+    frogApex: [0, apexY] as const,
     bulbY: buttressY - foot.bulbLine,
-    whiteLineOuter: parallel(track, (station) => -wall(station)).points,
-    whiteLineInner: parallel(track, (station) => -wall(station) - foot.whiteLineWidth).points,
-    frog: frogEdge(half, apexY, frogWidestY, rearY),
-    centralSulcus: [
+    ...(foot.tipFromToe === undefined ? {} : { tip: [0, toeY - foot.tipFromToe] as const }),
+  }
+  return alsoWhenAsked(places, {
+    whiteLineOuter: () => parallel(track, (station) => -wall(station)).points,
+    whiteLineInner: () => parallel(track, (station) => -wall(station) - foot.whiteLineWidth).points,
+    frog: () => frogEdge(half, apexY, frogWidestY, rearY),
+    centralSulcus: (): Vec[] => [
       [0, apexY - foot.frogLength * 0.42],
       [0, rearY + foot.frogLength * 0.05],
     ],
-    bars: ([1, -1] as const).map((sign) => bar(sign, foot, half, buttressY, apexY, frogWidestY)),
-    bulbs: bulbs(lateralButtress, medialButtress, buttressY - foot.bulbLine, rearY),
-    ...(foot.tipFromToe === undefined ? {} : { tip: [0, toeY - foot.tipFromToe] as const }),
-  }
+    bars: () => ([1, -1] as const).map((sign) => bar(sign, foot, half, buttressY, apexY, frogWidestY)),
+    bulbs: () => bulbs(lateralButtress, medialButtress, buttressY - foot.bulbLine, rearY),
+  })
 }
 
 /** A long wedge with a blunt apex and slightly hollow sides, round at the rear and cleft in the middle. */

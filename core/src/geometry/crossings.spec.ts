@@ -49,6 +49,34 @@ describe('selfCrossings', () => {
   })
 })
 
+describe('lines that rise once and fall once', () => {
+  const steps = fc.array(fc.tuple(fc.integer({ min: -40, max: 40 }), fc.integer({ min: -2, max: 30 })), {
+    minLength: 2,
+    maxLength: 25,
+  })
+  it('are searched as well where rise and fall may meet', () => {
+    let met = 0
+    fc.assert(
+      fc.property(steps, steps, (up, down) => {
+        const points: Vec[] = [[300, 0]]
+        const on = ([dx, dy]: readonly [number, number], sign: number) => {
+          const [x, y] = points[points.length - 1]!
+          // A part of a step off the grid, so that ends do not lie on each other.
+          points.push([x + dx - 6 + points.length * 0.013, y + sign * dy + 0.007])
+        }
+        for (const step of up) on(step, 1)
+        for (const step of down) on(step, -1)
+        const expected = everyPair(points)
+        fc.pre(expected !== undefined)
+        if (expected > 0) met++
+        expect(selfCrossings(points)).toHaveLength(expected)
+      }),
+      { numRuns: 500, seed: 7 },
+    )
+    expect(met).toBeGreaterThan(20)
+  })
+})
+
 describe('integrate', () => {
   it.each([
     ['a polynomial', (x: number) => 5 * x ** 4, 0, 2, 32],

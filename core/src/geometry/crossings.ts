@@ -21,6 +21,7 @@ interface Box {
 
 /** All places where a polyline crosses itself, in the order of the first segment. */
 export function selfCrossings(points: readonly Vec[]): Crossing[] {
+  if (risesAndFalls(points)) return []
   const segments = points.length - 1
   const boxes: Box[] = []
   for (let from = 0; from < segments; from += RUN)
@@ -73,4 +74,20 @@ function crossing(a: Vec, b: Vec, c: Vec, d: Vec): { u: number; v: number; point
   const v = (acX * abY - acY * abX) / slant
   if (u < 0 || u >= 1 || v < 0 || v >= 1) return undefined
   return { u, v, point: mix(a, b, u) }
+}
+
+/**
+ * A line that rises to one highest point and then falls, all of its rise on the right of all of its fall, is never in
+ * its own way: most rims are such lines, and need not be searched.
+ */
+function risesAndFalls(points: readonly Vec[]): boolean {
+  let i = 1
+  let leftmost = points[0]![0]
+  for (; i < points.length && points[i]![1] > points[i - 1]![1]; i++)
+    if (points[i]![0] < leftmost) leftmost = points[i]![0]
+  // The highest point belongs to both.
+  const top = points[i - 1]![0]
+  if (top > leftmost) return false
+  for (; i < points.length; i++) if (points[i]![1] >= points[i - 1]![1] || points[i]![0] > top) return false
+  return true
 }

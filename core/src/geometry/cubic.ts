@@ -3,17 +3,20 @@ import type { Vec } from './vector'
 
 /** The cubic Bezier curve with these four control points. */
 export function cubic(a: Vec, b: Vec, c: Vec, d: Vec): Curve {
-  const each = (f: (i: 0 | 1) => number): Vec => [f(0), f(1)]
+  const mixed = (wa: number, wb: number, wc: number, wd: number): Vec => [
+    wa * a[0] + wb * b[0] + wc * c[0] + wd * d[0],
+    wa * a[1] + wb * b[1] + wc * c[1] + wd * d[1],
+  ]
   return {
     breaks: [0, 1],
     point: (t) => {
       const u = 1 - t
-      return each((i) => u * u * u * a[i] + 3 * u * u * t * b[i] + 3 * u * t * t * c[i] + t * t * t * d[i])
+      return mixed(u * u * u, 3 * u * u * t, 3 * u * t * t, t * t * t)
     },
     derivative: (t) => {
       const u = 1 - t
-      return each((i) => 3 * (u * u * (b[i] - a[i]) + 2 * u * t * (c[i] - b[i]) + t * t * (d[i] - c[i])))
+      return mixed(-3 * u * u, 3 * u * (u - 2 * t), 3 * t * (2 * u - t), 3 * t * t)
     },
-    second: (t) => each((i) => 6 * ((1 - t) * (c[i] - 2 * b[i] + a[i]) + t * (d[i] - 2 * c[i] + b[i]))),
+    second: (t) => mixed(6 * (1 - t), 6 * (3 * t - 2), 6 * (1 - 3 * t), 6 * t),
   }
 }

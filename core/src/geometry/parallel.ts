@@ -1,6 +1,6 @@
 import { selfCrossings, type Crossing } from './crossings'
 import { track, type Track } from './track'
-import { add, cross, distance, dot, mix, scale, subtract, turnRight, unit, type Vec } from './vector'
+import { add, angleOf, cross, distance, dot, mix, scale, subtract, unit, type Vec } from './vector'
 
 /** How far to the right of the direction of travel the parallel lies, at each station in mm. */
 export type Reach = (station: number) => number
@@ -24,30 +24,51 @@ export interface Parallel extends Track {
 export function parallel(source: Track, reach: number | Reach): Parallel {
   const raw = rawParallel(source, reach)
   const crossings = selfCrossings(raw.points)
-  const folded = raw.tangents.some((t, i) => dot(t, source.tangents[i]!) < 0)
-  const beside = raw.points.map((_, i) => i)
-  if (crossings.length === 0 && !folded) return { ...raw, beside }
+  if (crossings.length === 0 && !isFolded(raw, source)) return { ...raw, beside: countTo(raw.points.length) }
   return withoutFolds(raw, crossings, source)
+}
+
+const countTo = (n: number): number[] => {
+  const list = new Array<number>(n)
+  for (let i = 0; i < n; i++) list[i] = i
+  return list
+}
+
+const isFolded = (raw: Track, source: Track): boolean => {
+  for (let i = 0; i < raw.tangents.length; i++)
+    if (dot(raw.tangents[i]!, source.tangents[i]!) < 0) return true
+  return false
 }
 
 /** Point for point, folds and all. The direction follows from the source's curvature and the change of reach. */
 export function rawParallel(source: Track, reach: number | Reach): Track {
-  const reachAt = typeof reach === 'number' ? () => reach : reach
   const { points, tangents, stations } = source
   const last = points.length - 1
-  const reaches = stations.map(reachAt)
+  const reaches = typeof reach === 'number' ? undefined : stations.map(reach)
   const newPoints: Vec[] = []
   const newTangents: Vec[] = []
   for (let i = 0; i <= last; i++) {
     const t = tangents[i]!
-    const out = turnRight(t)
-    newPoints.push(add(points[i]!, scale(out, reaches[i]!)))
-    const before = Math.max(0, i - 1)
-    const after = Math.min(last, i + 1)
+    const x = t[0]
+    const y = t[1]
+    const out = reaches ? reaches[i]! : (reach as number)
+    const p = points[i]!
+    newPoints.push([p[0] + y * out, p[1] - x * out])
+    const before = i === 0 ? 0 : i - 1
+    const after = i === last ? i : i + 1
     const run = stations[after]! - stations[before]!
-    const bend = run === 0 ? 0 : turned(tangents[before]!, tangents[after]!) / run
-    const slope = run === 0 ? 0 : (reaches[after]! - reaches[before]!) / run
-    newTangents.push(unit(add(scale(t, 1 + bend * reaches[i]!), scale(out, slope))))
+    if (run === 0) {
+      newTangents.push(t)
+      continue
+    }
+    const b = tangents[before]!
+    const a = tangents[after]!
+    const on = 1 + (angleOf(b[0] * a[1] - b[1] * a[0], b[0] * a[0] + b[1] * a[1]) / run) * out
+    const slope = reaches ? (reaches[after]! - reaches[before]!) / run : 0
+    const wayX = x * on + y * slope
+    const wayY = y * on - x * slope
+    const long = Math.sqrt(wayX * wayX + wayY * wayY)
+    newTangents.push(long === 0 ? [0, 0] : [wayX / long, wayY / long])
   }
   return track(newPoints, newTangents)
 }
@@ -142,5 +163,3 @@ const tangentAtIndex = (t: Track, index: number): Vec => {
   const u = index - i
   return unit(add(scale(t.tangents[i]!, 1 - u), scale(t.tangents[i + 1]!, u)))
 }
-
-const turned = (a: Vec, b: Vec): number => Math.atan2(cross(a, b), dot(a, b))

@@ -1,5 +1,5 @@
 import { tangent, type Curve } from './curve'
-import { add, cross, dot, magnitude, mix, scale, subtract, unit, type Vec } from './vector'
+import { add, angleOf, dot, scale, subtract, unit, type Vec } from './vector'
 
 /**
  * A curve walked at close steps: points with their directions, and the arc length from the start to each.
@@ -24,15 +24,25 @@ export interface Place {
  * arrives in their directions, to fourth order in the angle turned between them.
  */
 export function track(points: readonly Vec[], tangents: readonly Vec[]): Track {
-  const stations = [0]
-  for (let i = 1; i < points.length; i++) {
-    const chord = subtract(points[i]!, points[i - 1]!)
-    const leave = angleBetween(chord, tangents[i - 1]!)
-    const arrive = angleBetween(chord, tangents[i]!)
-    const bow = (2 * leave * leave - leave * arrive + 2 * arrive * arrive) / 30
-    stations.push(stations[i - 1]! + magnitude(chord) * (1 + bow))
-  }
+  const stations = new Array<number>(points.length)
+  stations[0] = 0
+  for (let i = 1; i < points.length; i++) stations[i] = stations[i - 1]! + stepLength(points, tangents, i)
   return { points, tangents, stations }
+}
+
+/** Arc length from a point of a track to the next. Plain numbers, here and below: it runs at every point of every parallel. */
+function stepLength(points: readonly Vec[], tangents: readonly Vec[], to: number): number {
+  const a = points[to - 1]!
+  const b = points[to]!
+  const x = b[0] - a[0]
+  const y = b[1] - a[1]
+  if (x === 0 && y === 0) return 0
+  const l = tangents[to - 1]!
+  const r = tangents[to]!
+  const leave = angleOf(x * l[1] - y * l[0], x * l[0] + y * l[1])
+  const arrive = angleOf(x * r[1] - y * r[0], x * r[0] + y * r[1])
+  const bow = (2 * leave * leave - leave * arrive + 2 * arrive * arrive) / 30
+  return Math.sqrt(x * x + y * y) * (1 + bow)
 }
 
 /** Walks a curve with `steps` equal parameter steps on each smooth piece. */
@@ -64,21 +74,50 @@ export function placeAt(t: Track, station: number): Place {
   return hermite(t.points[i]!, t.tangents[i]!, t.points[i + 1]!, t.tangents[i + 1]!, span, u)
 }
 
-/** The station of the point of the track nearest to `target`, in mm from the start. */
+/** Places that are looked at first, to know how near is near. */
+const LOOKS = 8
+
+/**
+ * The station of the point of the track nearest to `target`, in mm from the start. No place nearer than the best one can
+ * lie within a walk that is shorter than what a place is further off than it: so far the walk skips.
+ */
 export function nearestStation(t: Track, target: Vec): number {
+  const { points, stations } = t
+  const last = points.length - 1
+  const x = target[0]
+  const y = target[1]
+  let near = Infinity
+  for (let k = 0; k <= LOOKS; k++) {
+    const p = points[Math.round((last * k) / LOOKS)]!
+    const gap = (p[0] - x) * (p[0] - x) + (p[1] - y) * (p[1] - y)
+    if (gap < near) near = gap
+  }
+  // A hair more, or rounding would pass over the very place that was looked at.
+  let least = near * (1 + 1e-9) + 1e-9
+  let reach = Math.sqrt(least)
   let best = 0
-  let least = Infinity
-  for (let i = 0; i + 1 < t.points.length; i++) {
-    const a = t.points[i]!
-    const b = t.points[i + 1]!
-    const ab = subtract(b, a)
-    const size = dot(ab, ab)
-    const u = size === 0 ? 0 : Math.min(1, Math.max(0, dot(subtract(target, a), ab) / size))
-    const p = mix(a, b, u)
-    const gap = (p[0] - target[0]) ** 2 + (p[1] - target[1]) ** 2
-    if (gap >= least) continue
+  for (let i = 0; i < last; i++) {
+    const a = points[i]!
+    const aX = a[0] - x
+    const aY = a[1] - y
+    const skip = stations[i]! + Math.sqrt(aX * aX + aY * aY) - reach
+    if (stations[i + 1]! < skip) {
+      while (i + 1 < last && stations[i + 2]! < skip) i++
+      continue
+    }
+    const b = points[i + 1]!
+    const abX = b[0] - a[0]
+    const abY = b[1] - a[1]
+    const size = abX * abX + abY * abY
+    const along = size === 0 ? 0 : -(aX * abX + aY * abY) / size
+    const u = along < 0 ? 0 : along > 1 ? 1 : along
+    const offX = aX + abX * u
+    const offY = aY + abY * u
+    const gap = offX * offX + offY * offY
+    if (gap > least) continue
     least = gap
-    best = t.stations[i]! + u * (t.stations[i + 1]! - t.stations[i]!)
+    reach = Math.sqrt(gap) + 1e-9
+    best = stations[i]! + u * (stations[i + 1]! - stations[i]!)
   }
   // Two Newton steps along the curve take out what the straight chords left.
   for (let i = 0; i < 2; i++) {
@@ -92,14 +131,20 @@ export function nearestStation(t: Track, target: Vec): number {
 export function sliceTrack(t: Track, from: number, to: number): Track {
   const first = placeAt(t, from)
   const last = placeAt(t, to)
-  const inner = t.stations
-    .map((s, i) => ({ s, i }))
-    .filter(({ s }) => s > from + 1e-9 && s < to - 1e-9)
-    .map(({ i }) => i)
-  return track(
-    [first.point, ...inner.map((i) => t.points[i]!), last.point],
-    [first.tangent, ...inner.map((i) => t.tangents[i]!), last.tangent],
-  )
+  const points: Vec[] = [first.point]
+  const tangents: Vec[] = [first.tangent]
+  const stations = [0]
+  for (let i = 0; i < t.points.length; i++) {
+    const station = t.stations[i]!
+    if (station <= from + 1e-9 || station >= to - 1e-9) continue
+    points.push(t.points[i]!)
+    tangents.push(t.tangents[i]!)
+    stations.push(station - from)
+  }
+  points.push(last.point)
+  tangents.push(last.tangent)
+  stations.push(to - from)
+  return { points, tangents, stations }
 }
 
 /** Index of the segment that holds the station, by halving. */
@@ -121,19 +166,14 @@ function straightOn(t: Track, i: number, beyond: number): Place {
 function hermite(a: Vec, leave: Vec, b: Vec, arrive: Vec, span: number, u: number): Place {
   const u2 = u * u
   const u3 = u2 * u
-  const blend = (wa: number, wl: number, wb: number, wr: number): Vec => [
+  const [wa, wl, wb, wr] = [2 * u3 - 3 * u2 + 1, span * (u3 - 2 * u2 + u), 3 * u2 - 2 * u3, span * (u3 - u2)]
+  const point: Vec = [
     wa * a[0] + wl * leave[0] + wb * b[0] + wr * arrive[0],
     wa * a[1] + wl * leave[1] + wb * b[1] + wr * arrive[1],
   ]
-  return {
-    point: blend(2 * u3 - 3 * u2 + 1, span * (u3 - 2 * u2 + u), 3 * u2 - 2 * u3, span * (u3 - u2)),
-    tangent: unit(
-      span === 0
-        ? leave
-        : blend((6 * u2 - 6 * u) / span, 3 * u2 - 4 * u + 1, (6 * u - 6 * u2) / span, 3 * u2 - 2 * u),
-    ),
-  }
+  if (span === 0) return { point, tangent: leave }
+  const [da, dl, dr] = [(6 * u2 - 6 * u) / span, 3 * u2 - 4 * u + 1, 3 * u2 - 2 * u]
+  const x = da * (a[0] - b[0]) + dl * leave[0] + dr * arrive[0]
+  const y = da * (a[1] - b[1]) + dl * leave[1] + dr * arrive[1]
+  return { point, tangent: unit([x, y]) }
 }
-
-const angleBetween = (a: Vec, b: Vec): number =>
-  a[0] === 0 && a[1] === 0 ? 0 : Math.atan2(cross(a, b), dot(a, b))

@@ -31,3 +31,14 @@ export const rotated = ([x, y]: Vec, by: number): Vec => [
   x * Math.cos(by) - y * Math.sin(by),
   x * Math.sin(by) + y * Math.cos(by),
 ]
+
+/**
+ * The angle whose sine and cosine stand as these two, radians. Between neighbouring points of a curve it is small, and
+ * five terms of the series are exact to 1e-13 there; anything else goes the long way.
+ */
+export function angleOf(sine: number, cosine: number): number {
+  const t = sine / cosine
+  if (!(cosine > 0 && t < 0.1 && t > -0.1)) return Math.atan2(sine, cosine)
+  const u = t * t
+  return t * (1 - u * (1 / 3 - u * (1 / 5 - u * (1 / 7 - u * (1 / 9 - u * (1 / 11 - u / 13))))))
+}

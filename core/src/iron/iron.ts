@@ -1,5 +1,6 @@
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
+import { alsoWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
@@ -69,7 +70,7 @@ export interface Iron {
  * Cut length by volume, weight and marks. A bent bar whose section is dressed back to size holds area times the
  * path of its centroid (Pappus-Guldin), so the straight bar is as long as its volume over its area.
  *
- * @param plainPath of the centroid of a plain shoe in general fit, mm: its bar is as long
+ * @param plainPath of the centroid of a plain shoe in general fit, mm: its bar is as long; asked for when it is looked at
  */
 export function workIron(
   foot: Foot,
@@ -80,7 +81,7 @@ export function workIron(
   workshop: Workshop,
   parts: readonly Part[] = [],
   work: readonly WorkMark[] = [],
-  plainPath = trackLength(rims.centroid),
+  plainPath = () => trackLength(rims.centroid),
 ): Iron {
   const area = sectionArea(section)
   const onBar = (s: number) => volumeTo(profile, s) / area
@@ -97,7 +98,8 @@ export function workIron(
     medial: onBar(profile.s[profile.s.length - 1]!) + extra + closing / 2,
   }
   const cutLength = branches.lateral + branches.medial
-  return {
+  const plainCut = onceAsked(() => plainPath() + 2 * extra)
+  const settled = {
     cutLength,
     centrelineLength: trackLength(rims.centreline),
     volume,
@@ -106,11 +108,10 @@ export function workIron(
     parts: parts.flatMap((part) =>
       part.stock ? [{ label: part.label, ...part.stock, weight: ofPart(part) }] : [],
     ),
-    plainCut: plainPath + 2 * extra,
-    rules: rulesOfThumb(foot, plainPath + 2 * extra),
     closing,
     marks: barMarks(rims, holes, work, branches, closing / 2, onBar),
   }
+  return alsoWhenAsked(settled, { plainCut, rules: () => rulesOfThumb(foot, plainCut()) })
 }
 
 /** The two rules of thumb (common practice, no source), beside the plain shoe they were made for. */

@@ -1,6 +1,7 @@
 import { turnRight, type Vec } from '../geometry/vector'
 import type { BarPlace } from '../shoe/profile'
 import type { SectionForm } from '../shoe/section-form'
+import { perShoe } from './kit'
 import type { FigureField, ModificationHandle, Part, ShoeContext } from './modification'
 
 /** Where a toe that is rolled or rocked begins to rise: from the school in use, else a little behind the toe. */
@@ -12,10 +13,10 @@ export const breakoverField = {
   where:
     'From the toe of the foot back to where the shoe begins to rise; the school in use gives it where it can.',
   range: ({ foot }) => [0, foot.widestFromToe * 0.7],
-  fallback: ({ foot, schoolY }) =>
-    schoolY === undefined || foot.widestFromToe - schoolY < 1
-      ? (foot.wornBreakover ?? foot.length * 0.05)
-      : foot.widestFromToe - schoolY,
+  fallback: ({ foot, schoolY }) => {
+    const bySchool = foot.widestFromToe - (schoolY() ?? foot.widestFromToe)
+    return bySchool < 1 ? (foot.wornBreakover ?? foot.length * 0.05) : bySchool
+  },
 } as const satisfies FigureField
 
 /** Where a rim runs nearly straight back, a line across the foot is taken to cross it no more slantwise than this. */
@@ -41,8 +42,12 @@ export function bentAhead(
 }
 
 /** The foremost place of the rim ahead of a line, mm. */
-export const mostAhead = ({ rims }: ShoeContext, line: number): number =>
-  Math.max(1, ...rims.outer.points.map(([, y]) => y - line))
+export const mostAhead = (context: ShoeContext, line: number): number =>
+  Math.max(1, foremostOf(context) - line)
+
+const foremostOf = perShoe(({ rims }: ShoeContext): number =>
+  rims.outer.points.reduce((most, point) => Math.max(most, point[1]), -Infinity),
+)
 
 /** The part of the shoe that lies ahead of a line across it: bounded by the outer and the inner rim. */
 export function aheadOf({ rims }: ShoeContext, y: number): Vec[] {

@@ -15,11 +15,11 @@ export interface SectionCut {
 }
 
 /** Height forged onto the bar at a place by all modifications, mm. */
-const riseAt = (place: LayPlace, chosen: readonly Chosen[], context: ShoeContext): number =>
-  chosen.reduce(
-    (sum, { modification, values }) => sum + (modification.rise?.(place, context, values) ?? 0),
-    0,
-  )
+function riseAt(place: LayPlace, chosen: readonly Chosen[], context: ShoeContext): number {
+  let sum = 0
+  for (const { modification, values } of chosen) sum += modification.rise?.(place, context, values) ?? 0
+  return sum
+}
 
 /** The finished section with what is set on it. */
 function raisedBy(
@@ -28,6 +28,7 @@ function raisedBy(
   chosen: readonly Chosen[],
   context: ShoeContext,
 ): SectionForm {
+  if (chosen.length === 0) return form
   const more = chosen.reduce(
     (sum, { modification, values }) => sum + (modification.setOn?.(place, context, values) ?? 0),
     0,
@@ -88,16 +89,20 @@ export function buildBar(
     if (last?.width !== bar.width || last.thickness !== bar.thickness) last = barForm(bar)
     return last
   })
-  const finished = asForged.map((form, i) =>
-    rasps.reduce(
-      (now, { modification, values }) => modification.rasp!(now, places[i]!, context, values),
-      form,
-    ),
-  )
+  const finished =
+    rasps.length === 0
+      ? asForged
+      : asForged.map((form, i) =>
+          rasps.reduce(
+            (now, { modification, values }) => modification.rasp!(now, places[i]!, context, values),
+            form,
+          ),
+        )
+  const set = chosen.filter(({ modification }) => modification.setOn)
   const gathered = chosen.flatMap(({ modification, values }) => modification.gather?.(context, values) ?? [])
   return {
     profile: profileOf(places, asForged, finished, gathered),
-    cuts: places.map((place, i) => ({ place, form: raisedBy(finished[i]!, place, chosen, context) })),
+    cuts: places.map((place, i) => ({ place, form: raisedBy(finished[i]!, place, set, context) })),
   }
 }
 

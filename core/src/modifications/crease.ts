@@ -36,10 +36,12 @@ const fields = fieldsOf([
     kind: 'length',
     where: 'Over the white line, where the holes are.',
     range: ({ section }) => [4, section.width - 4],
-    fallback: ({ section, holes }) =>
-      holes.length === 0
+    fallback: ({ section, plainHoles }) => {
+      const holes = plainHoles()
+      return holes.length === 0
         ? section.width / 2
-        : holes.reduce((sum, { inset }) => sum + inset, 0) / holes.length,
+        : holes.reduce((sum, { inset }) => sum + inset, 0) / holes.length
+    },
   },
 ])
 type Figures = FiguresOf<typeof fields>

@@ -14,9 +14,13 @@ const fields = fieldsOf([
     ofFoot: true,
     where: told`From the toe of the foot back to the breakover: ${length(inches(2))} to ${length(inches(2.5))}, beneath the tip of P3.`,
     range: ({ foot }) => [10, foot.widestFromToe],
-    fallback: ({ foot, schoolY }) =>
-      foot.tipFromToe ??
-      (schoolY === undefined ? inches(2) : Math.max(inches(1.5), foot.widestFromToe - schoolY)),
+    fallback: ({ foot, schoolY }) => {
+      const school = schoolY()
+      return (
+        foot.tipFromToe ??
+        (school === undefined ? inches(2) : Math.max(inches(1.5), foot.widestFromToe - school))
+      )
+    },
   },
   {
     key: 'rail',

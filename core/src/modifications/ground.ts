@@ -1,5 +1,4 @@
 import type { Half } from '../terms/half'
-import { turnRight } from '../geometry/vector'
 import type { SectionCut } from './build'
 import type { Part } from './modification'
 import type { SectionForm } from '../shoe/section-form'
@@ -30,13 +29,12 @@ export function groundContact(cuts: readonly SectionCut[], parts: readonly Part[
   for (const { place, form } of cuts) {
     const [from, to] = onGround(form)
     if (from > to) continue
-    const outward = turnRight(place.tangent)[1]
+    const outward = -place.tangent[0]
     // A section that lies aslant reaches furthest at one end of what bears of it.
-    for (const inFromRim of [from, to]) {
-      const y = place.point[1] - outward * inFromRim
-      foremost = Math.max(foremost, y)
-      hindmost[place.branch] = Math.min(hindmost[place.branch], y)
-    }
+    const one = place.point[1] - outward * from
+    const other = place.point[1] - outward * to
+    foremost = Math.max(foremost, one, other)
+    hindmost[place.branch] = Math.min(hindmost[place.branch], one, other)
   }
   const behind = parts
     .filter(({ layer, face }) => layer === 'bar' && face === undefined)

@@ -36,9 +36,10 @@ const LEAST_PLATE = 150
 /** So much nearer to the frog's edge than asked nobody would see, mm. */
 const HOLLOW = 0.02
 
-/** Rows the frog and the plate are taken in, and halvings to the edge in each. */
+/** Rows the frog and the plate are taken in. */
 const ROWS = 28
-const HALVINGS = 11
+/** Halvings to the point of the frog drawn in. */
+const HALVINGS = 22
 
 /**
  * The frog plate: everything of the mapped frog that lies as far inside its edge as asked, set back until its point is
@@ -62,19 +63,16 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
       const reach = drawnInAt(frog, inset, y, sign)
       return reach === undefined ? [] : [{ behind: foremost - y, reach }]
     })
-    const at = (behind: number) =>
-      figureAlong(
-        known.map((one) => one.behind),
-        known.map((one) => one.reach),
-        behind,
-      )
+    const places = known.map(({ behind }) => behind)
+    const reaches = known.map(({ reach }) => reach)
+    const at = (behind: number) => figureAlong(places, reaches, behind)
     const rear = foremost - (known.at(-1)?.behind ?? 0)
     return rows.flatMap((_, row): Vec[] => {
       const y = tip + ((front - tip) * row) / ROWS
       if (y < rear) return []
       const reach = Math.min(at(foremost - y), at(tip - y))
       // Between two rows the frog may be hollow.
-      const clear = within(frog, sign * reach, y) >= inset - HOLLOW
+      const clear = liesIn(frog, sign * reach, y, Math.max(0, inset - HOLLOW))
       return [[sign * (clear ? reach : Math.min(reach, drawnInAt(frog, inset, y, sign) ?? reach)), y]]
     })
   })
@@ -91,28 +89,29 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
 })
 
-/** How far inside a closed line a point lies, mm; minus outside. Plain numbers: it is asked hundreds of times a plan. */
-function within(edge: readonly Vec[], x: number, y: number): number {
+/**
+ * Whether a point lies at least so far inside a closed line. Plain numbers: it is asked hundreds of times a plan, and most
+ * edges lie too high or too low to come near.
+ */
+function liesIn(edge: readonly Vec[], x: number, y: number, deep: number): boolean {
   let inside = false
-  let least = Infinity
-  let ax = edge[edge.length - 1]![0]
-  let ay = edge[edge.length - 1]![1]
-  for (const point of edge) {
-    const bx = point[0]
-    const by = point[1]
-    const dx = bx - ax
-    const dy = by - ay
-    if (ay > y !== by > y && x < ax + (dx * (y - ay)) / dy) inside = !inside
-    const long = dx * dx + dy * dy
-    const u = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / long))
-    const ox = x - ax - dx * u
-    const oy = y - ay - dy * u
-    const gap = ox * ox + oy * oy
-    if (gap < least) least = gap
-    ax = bx
-    ay = by
+  let a = edge[edge.length - 1]!
+  for (const b of edge) {
+    const ay = a[1]
+    const by = b[1]
+    if (ay > y !== by > y && x < a[0] + ((b[0] - a[0]) * (y - ay)) / (by - ay)) inside = !inside
+    if ((ay <= y + deep || by <= y + deep) && (ay >= y - deep || by >= y - deep)) {
+      const dx = b[0] - a[0]
+      const dy = by - ay
+      const long = dx * dx + dy * dy
+      const u = long === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (y - ay) * dy) / long))
+      const ox = x - a[0] - dx * u
+      const oy = y - ay - dy * u
+      if (ox * ox + oy * oy < deep * deep) return false
+    }
+    a = b
   }
-  return inside ? Math.sqrt(least) : -Math.sqrt(least)
+  return inside
 }
 
 /** How far out a closed line reaches on one side at a height; any way where it does not reach so far back. */
@@ -126,27 +125,52 @@ function widestAt(edge: readonly Vec[], y: number, sign: 1 | -1): number {
 
 /** How far from the middle line a frog reaches at a height on one side when drawn in; undefined where nothing is left. */
 function drawnInAt(frog: readonly Vec[], inset: number, y: number, sign: 1 | -1): number | undefined {
-  if (within(frog, 0, y) < inset) return undefined
-  let low = 0
-  let high = Math.max(...frog.map(([x]) => x * sign))
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2
-    if (within(frog, sign * middle, y) < inset) high = middle
-    else low = middle
+  if (!liesIn(frog, 0, y, inset)) return undefined
+  let reach = Infinity
+  let a = frog[frog.length - 1]!
+  for (const b of frog) {
+    if ((a[1] <= y + inset || b[1] <= y + inset) && (a[1] >= y - inset || b[1] >= y - inset)) {
+      const near = nearEdge(sign * a[0], a[1] - y, sign * b[0], b[1] - y, inset)
+      if (near < reach) reach = near
+    }
+    a = b
   }
-  return low
+  return reach
 }
+
+/**
+ * Where the x axis, walked from 0, first comes nearer than a distance to an edge from a to b; never: infinity. What lies
+ * so near is a band with round ends: the axis enters it over one of its sides or one of its ends.
+ */
+function nearEdge(ax: number, ay: number, bx: number, by: number, inset: number): number {
+  let first = Infinity
+  if (ay < inset && ay > -inset) first = notBehind(ax - Math.sqrt(inset * inset - ay * ay), first)
+  if (by < inset && by > -inset) first = notBehind(bx - Math.sqrt(inset * inset - by * by), first)
+  const dx = bx - ax
+  const dy = by - ay
+  if (dy === 0) return first
+  const long = Math.sqrt(dx * dx + dy * dy)
+  const over = (dx / long) * inset
+  const u = (over - ay) / dy
+  const v = (-over - ay) / dy
+  if (u >= 0 && u <= 1) first = notBehind(ax + (dy / long) * inset + dx * u, first)
+  if (v >= 0 && v <= 1) first = notBehind(ax - (dy / long) * inset + dx * v, first)
+  return first
+}
+
+/** The nearer of two places ahead of 0. */
+const notBehind = (x: number, first: number): number => (x >= 0 && x < first ? x : first)
 
 /** The foremost height at which anything is left on the middle line of a frog drawn in, from where it is widest. */
 function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
   const apex = Math.max(...frog.map(([, y]) => y))
   const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
-  if (within(frog, 0, widest) < inset) return undefined
+  if (!liesIn(frog, 0, widest, inset)) return undefined
   let [low, high] = [widest, apex]
-  for (let i = 0; i < 2 * HALVINGS; i++) {
+  for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2
-    if (within(frog, 0, middle) < inset) high = middle
-    else low = middle
+    if (liesIn(frog, 0, middle, inset)) low = middle
+    else high = middle
   }
   return low
 }

@@ -61,15 +61,6 @@ export const dressed = (
 export const roundBar = ({ section }: ShoeContext): string | undefined =>
   section.shape === 'half-round' ? 'a half-round bar has no edges; choose a flat or concave one' : undefined
 
-/** Foremost and hindmost place of the shoe, y: the bar that closes it behind the heels is part of it. */
-export function bearing({ rims, closedAtY }: ShoeContext): { toeY: number; heelY: number } {
-  const end = (station: number) => placeAt(rims.outer, station).point[1]
-  return {
-    toeY: end(rims.toe),
-    heelY: Math.min(end(0), end(trackLength(rims.outer)), closedAtY ?? Infinity),
-  }
-}
-
 /** 1 inside a run of shares, fading to 0 at its ends: steel is not forged in steps. A run from 0 on goes on over the toe. */
 export function runOut(share: number, [from, to]: readonly [number, number], over = 0.15): number {
   const into = from <= 0 ? 1 : ease((share - from) / over)
@@ -126,25 +117,35 @@ function besideCrease(form: SectionForm, edge: Edge): SectionForm {
   return rest
 }
 
-/** Works something out once for each shoe. */
+/**
+ * Works something out once for each shoe: a plan asks for one thing to refuse, to draw, to tell and to place handles. Only
+ * the last is remembered: plans come one after the other, and a table of them would have to be swept.
+ */
 export function perShoe<T>(work: (context: ShoeContext) => T): (context: ShoeContext) => T {
-  const known = new WeakMap<ShoeContext, { result: T }>()
+  let last: { context: ShoeContext; result: T } | undefined
   return (context) => {
-    const found = known.get(context) ?? { result: work(context) }
-    known.set(context, found)
-    return found.result
+    if (last?.context !== context) last = { context, result: work(context) }
+    return last.result
   }
 }
 
-/** The same for each set of figures: a plan asks for one thing to refuse, to draw, to tell and to place handles. */
+/** The same for each set of figures. */
 export function once<V extends object, T>(
   work: (context: ShoeContext, values: V) => T,
 ): (context: ShoeContext, values: V) => T {
-  const ofShoe = perShoe(() => new WeakMap<V, { result: T }>())
+  let last: { context: ShoeContext; values: V; result: T } | undefined
   return (context, values) => {
-    const known = ofShoe(context)
-    const found = known.get(values) ?? { result: work(context, values) }
-    known.set(values, found)
-    return found.result
+    if (last?.context !== context || last.values !== values)
+      last = { context, values, result: work(context, values) }
+    return last.result
   }
 }
+
+/** Foremost and hindmost place of the shoe, y: the bar that closes it behind the heels is part of it. */
+export const bearing = perShoe(({ rims, closedAtY }): { toeY: number; heelY: number } => {
+  const end = (station: number) => placeAt(rims.outer, station).point[1]
+  return {
+    toeY: end(rims.toe),
+    heelY: Math.min(end(0), end(trackLength(rims.outer)), closedAtY ?? Infinity),
+  }
+})

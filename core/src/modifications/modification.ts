@@ -31,10 +31,10 @@ export interface ShoeContext {
   rims: Rims
   /** The plain shoe, before any modification. */
   plain: Rims
-  /** Where the holes of the plain shoe lie. */
-  holes: readonly NailHole[]
-  /** Breakover by the school in use, y in the foot's frame, where it has an answer. */
-  schoolY?: number
+  /** Where the holes of the plain shoe lie; worked out when it is asked for. */
+  plainHoles: () => readonly NailHole[]
+  /** Breakover by the school in use, y in the foot's frame, where it has an answer; worked out when it is asked for. */
+  schoolY: () => number | undefined
   /** Where a bar closes the shoe behind its heels: its back edge, y. */
   closedAtY?: number
   /** Height added to the bar at a height of the foot's frame behind the heel ends, mm. */

@@ -1,5 +1,16 @@
 import { nearestStation, placeAt, sliceTrack, track, trackLength } from '../geometry/track'
-import { add, along, cross, rotated, scale, subtract, turnRight, unit, type Vec } from '../geometry/vector'
+import {
+  add,
+  along,
+  cross,
+  magnitude,
+  rotated,
+  scale,
+  subtract,
+  turnRight,
+  unit,
+  type Vec,
+} from '../geometry/vector'
 import { sectionArea } from '../shoe/section'
 import type { OuterRim } from '../shoe/lay'
 import { toeStation } from '../shoe/rims'
@@ -56,31 +67,34 @@ function leaving({ seat, back, radius }: TrailerLine, turn: number): { from: Vec
   return { from, way: rotated(back, turn) }
 }
 
-/** The turn for which the trailer's line, carried forward, runs through a point, by halving. */
-function aimedAt(line: Omit<TrailerLine, 'turn'>, target: Vec): number {
-  const miss = (turn: number) => {
-    const { from, way } = leaving({ ...line, turn: 0 }, turn)
-    return cross(subtract(target, from), way)
-  }
-  let low = 0
-  let high = 1.2
-  if (miss(low) > 0 === miss(high) > 0) return 0
-  for (let i = 0; i < 40; i++) {
-    const middle = (low + high) / 2
-    if (miss(middle) > 0 === miss(low) > 0) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+/**
+ * The turn for which the trailer's line, carried forward, runs through a point; 0 where none does. The line touches the
+ * circle of the bend wherever it leaves it: how far it passes the circle's middle, measured across itself, stays the same.
+ */
+function aimedAt({ seat, back, radius }: Omit<TrailerLine, 'turn'>, target: Vec): number {
+  const centre = along(seat, [-back[1], back[0]], radius)
+  const to = subtract(target, centre)
+  const passes = cross(subtract(seat, centre), back) / magnitude(to)
+  if (Math.abs(passes) > 1) return 0
+  const straightTo = Math.atan2(to[1], to[0]) - Math.atan2(back[1], back[0])
+  const turns = [Math.asin(passes), Math.PI - Math.asin(passes)].map((off) => {
+    const turn = (straightTo + off) % (2 * Math.PI)
+    return turn < 0 ? turn + 2 * Math.PI : turn
+  })
+  return turns.find((turn) => turn <= MOST_TURN) ?? 0
 }
+
+/** A trailer is turned out no further than this, radians. */
+const MOST_TURN = 1.2
 
 /** A point of the inner half of the outer rim, mm along it from the middle of the toe: what the trailer points at. */
 const target = ({ plain }: ShoeContext, aim: number): Vec => placeAt(plain.outer, plain.toe + aim).point
 
 /** Where hole 2 of the inner branch lies along the rim, and the gap before it; mm from the toe. */
-function innerHoles({ holes, plain }: ShoeContext): { gap: number; second: number } {
+function innerHoles({ plainHoles, plain }: ShoeContext): { gap: number; second: number } {
   const bend = plain.medialBend - plain.toe
   // Holes of a laminitic foot stand behind the widest part: the rule speaks of those ahead of it.
-  const inner = holes.filter(({ branch, fromToe }) => branch === 'medial' && fromToe < bend)
+  const inner = plainHoles().filter(({ branch, fromToe }) => branch === 'medial' && fromToe < bend)
   const [first = bend * 0.34, second = bend * 0.55] = inner.map(({ fromToe }) => fromToe)
   return { gap: (first + second) / 2, second }
 }

@@ -72,20 +72,35 @@ export function judgeNails(
     const exit = { height: flight.exitHeight, wall: wallHeightAt(foot, outline, hole.footStation) }
     const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest, exit)
     const mark = inTheWay(hole, clear)
-    return {
-      ...hole,
+    // What pricks is told before anything else.
+    const marked = mark && judged.verdict !== 'would-prick'
+    const nail: Nail = {
+      // Spelt out, as `barPlaces` is: a dozen spreads a plan are felt.
+      branch: hole.branch,
+      number: hole.number,
+      x: hole.x,
+      y: hole.y,
+      fromToe: hole.fromToe,
+      inset: hole.inset,
+      footStation: hole.footStation,
+      behindWall: hole.behindWall,
+      alongWall: hole.alongWall,
+      wallThickness: hole.wallThickness,
+      driven: hole.driven,
+      heldByWeb: hole.heldByWeb,
       insideWall,
       throughPad,
       lean,
       wallAngle,
-      ...flight,
+      exitHeight: flight.exitHeight,
+      deepest: flight.deepest,
       exit: exitPoint(outline, hole.footStation, flight.exitHeight, wallAngle),
-      // What pricks is told before anything else.
-      ...(mark && judged.verdict !== 'would-prick'
-        ? { verdict: 'in-the-way', why: clearOf(mark.why) }
-        : judged),
-      ...(said?.seen !== undefined && { seen: said.seen }),
+      verdict: marked ? 'in-the-way' : judged.verdict,
+      why: marked ? clearOf(mark.why) : judged.why,
     }
+    if (hole.beyond) nail.beyond = hole.beyond
+    if (said?.seen !== undefined) nail.seen = said.seen
+    return nail
   })
 }
 

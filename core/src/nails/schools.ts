@@ -20,14 +20,15 @@ export interface NailSchool {
   zone: (rims: Rims, outline: FootOutline, branch: Half) => NailZone
 }
 
-const known = new WeakMap<Rims, Record<Half, number>>()
+let last: { rims: Rims; stations: Record<Half, number> } | undefined
 
 /** Stations of the outer rim beside the two ends of the wall; looked for once for each shoe. */
 function besideButtress(rims: Rims, wall: Track): Record<Half, number> {
-  const near = (station: number) => nearestStation(rims.outer, placeAt(wall, station).point)
-  const found = known.get(rims) ?? { lateral: near(0), medial: near(trackLength(wall)) }
-  known.set(rims, found)
-  return found
+  if (last?.rims !== rims) {
+    const near = (station: number) => nearestStation(rims.outer, placeAt(wall, station).point)
+    last = { rims, stations: { lateral: near(0), medial: near(trackLength(wall)) } }
+  }
+  return last.stations
 }
 
 /** From the toe to the bend of the quarter and to the buttress, mm along the outer rim: a nail needs wall beside it. */

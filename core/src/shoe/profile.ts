@@ -3,8 +3,7 @@ import { placeAt, type Track } from '../geometry/track'
 import { cross, type Vec } from '../geometry/vector'
 import type { LayPlace } from './lay'
 import { toeStation, type Rims } from './rims'
-import { region } from '../geometry/region'
-import { formArea, sectionOutline, type SectionForm } from './section-form'
+import { formArea, formCentroid, type SectionForm } from './section-form'
 
 /**
  * The bar along the shoe. s runs over the centroid's path from the middle of the toe, negative on the lateral branch,
@@ -44,8 +43,10 @@ export function barPlaces(rims: Rims): BarPlace[] {
   const { outer, centroid, places } = rims
   const toe = toeStation(rims)
   const found: BarPlace[] = []
+  // A path that was not cut at a fold has a point beside each of the rim's.
+  const whole = centroid.points.length === places.length
   places.forEach((place, i) => {
-    const along = figureAlong(centroid.beside, centroid.stations, i)
+    const along = whole ? centroid.stations[i]! : figureAlong(centroid.beside, centroid.stations, i)
     const s = Math.abs(along - toe) < 1e-4 ? 0 : along - toe
     // Where the centroid's path was cut at a fold, several places of the rim lie beside one of its own.
     if (found.length === 0 || s > found[found.length - 1]!.s + 1e-9)
@@ -58,7 +59,7 @@ export function barPlaces(rims: Rims): BarPlace[] {
         point: place.point,
         s,
         web: rims.web[i]!,
-        middle: placeAt(centroid, along).point,
+        middle: whole ? centroid.points[i]! : placeAt(centroid, along).point,
         tangent: outer.tangents[i]!,
         bend: bendAt(outer, i),
       })
@@ -89,14 +90,30 @@ export function profileOf(
   finished: readonly SectionForm[],
   gathered: readonly Gathered[],
 ): Profile {
+  const area = areasOf(forged)
   const plain: Profile = {
     s: places.map(({ s }) => s),
     width: forged.map(({ width }) => width),
     thickness: forged.map(({ thickness }) => thickness),
-    area: forged.map(formArea),
-    finished: finished.map((form, i) => finishedArea(form, forged[i]!, places[i]!)),
+    area,
+    finished:
+      finished === forged
+        ? area
+        : finished.map((form, i) =>
+            form === forged[i] ? area[i]! : finishedArea(form, forged[i]!, places[i]!),
+          ),
   }
-  return gathered.reduce(withGathered, plain)
+  return withGathered(plain, gathered)
+}
+
+/** The area of each; most of a shoe is the same bar at every place, one section for all of them. */
+function areasOf(forms: readonly SectionForm[]): number[] {
+  let last: SectionForm | undefined
+  let area = 0
+  return forms.map((form) => {
+    if (form !== last) area = formArea((last = form))
+    return area
+  })
 }
 
 /** A path shorter than this share of the outer rim's is not believed. */
@@ -111,35 +128,47 @@ const EDGES = ['outerGround', 'innerGround', 'outerFoot', 'innerFoot'] as const
 function finishedArea(form: SectionForm, forged: SectionForm, { bend }: BarPlace): number {
   const untouched = form.bend?.of !== 'ground' && EDGES.every((edge) => form[edge] === forged[edge])
   if (untouched || form.shape === 'half-round') return formArea(form)
-  const inset = (one: SectionForm) => region(sectionOutline(one)).centroid[0]
   // Where the web turns about its own inner rim the path has no length to compare with.
-  const path = Math.max(LEAST_PATH, 1 - bend * inset(forged))
-  const counted = (formArea(form) * Math.max(LEAST_PATH, 1 - bend * inset(form))) / path
+  const path = Math.max(LEAST_PATH, 1 - bend * formCentroid(forged))
+  const counted = (formArea(form) * Math.max(LEAST_PATH, 1 - bend * formCentroid(form))) / path
   return Math.min(counted, formArea(forged))
 }
 
 /** How near beside a step its two entries lie, mm. */
 const STEP = 1e-6
 
-/** More metal between two stations, spread evenly. */
-function withGathered(profile: Profile, { from, to, volume }: Gathered): Profile {
-  if (!(to > from)) return profile
-  const more = volume / (to - from)
-  const dense = withPlaces(profile, [from - STEP, from, to, to + STEP])
-  const raise = (list: readonly number[]) =>
-    list.map((area, i) => (dense.s[i]! >= from && dense.s[i]! <= to ? area + more : area))
+/** More metal between pairs of stations, spread evenly between each. */
+function withGathered(profile: Profile, gathered: readonly Gathered[]): Profile {
+  const real = gathered.filter(({ from, to }) => to > from)
+  if (real.length === 0) return profile
+  const dense = withPlaces(
+    profile,
+    real.flatMap(({ from, to }) => [from - STEP, from, to, to + STEP]),
+  )
+  const more = dense.s.map((s) =>
+    real.reduce((sum, { from, to, volume }) => (s >= from && s <= to ? sum + volume / (to - from) : sum), 0),
+  )
+  const raise = (list: readonly number[]) => list.map((area, i) => area + more[i]!)
   return { ...dense, area: raise(dense.area), finished: raise(dense.finished) }
 }
 
 /** The same profile with more entries. */
 function withPlaces(profile: Profile, more: readonly number[]): Profile {
-  const low = profile.s[0]!
-  const high = profile.s[profile.s.length - 1]!
-  const inside = more.filter((s) => s > low && s < high)
-  const s = [...new Set([...profile.s, ...inside])].sort((a, b) => a - b)
-  const at = (list: readonly number[]) => s.map((place) => figureAlong(profile.s, list, place))
-  const { width, thickness, area, finished } = profile
-  return { s, width: at(width), thickness: at(thickness), area: at(area), finished: at(finished) }
+  const old = profile.s
+  const low = old[0]!
+  const high = old[old.length - 1]!
+  const s = [...old]
+  const dense = [profile.width, profile.thickness, profile.area, profile.finished].map((list) => [...list])
+  for (const place of more) {
+    if (!(place > low && place < high)) continue
+    const next = s.findIndex((one) => one >= place)
+    if (s[next] === place) continue
+    const share = (place - s[next - 1]!) / (s[next]! - s[next - 1]!)
+    for (const list of dense) list.splice(next, 0, list[next - 1]! + (list[next]! - list[next - 1]!) * share)
+    s.splice(next, 0, place)
+  }
+  const [width, thickness, area, finished] = dense
+  return { s, width: width!, thickness: thickness!, area: area!, finished: finished! }
 }
 
 /** Volume between the toe and s in mm3, negative toward the lateral heel; the area runs straight between entries. */
@@ -147,7 +176,7 @@ export function volumeTo(profile: Profile, s: number, area: readonly number[] = 
   const { s: places } = profile
   if (s === 0) return 0
   const step = Math.sign(s)
-  const start = places.findIndex((place) => place === 0)
+  const start = places.indexOf(0)
   let volume = 0
   for (let i = start; places[i + step] !== undefined; i += step) {
     const from = places[i]!

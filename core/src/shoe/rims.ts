@@ -4,6 +4,7 @@ import { figureAlong } from '../geometry/figure-along'
 import { parallel, rawParallel, type Parallel } from '../geometry/parallel'
 import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
 import { add, distance, mix, scale, type Vec } from '../geometry/vector'
+import { alsoWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Lay, LayPlace, OuterRim } from './lay'
 
 /** The lines of a shoe, each walked from the lateral to the medial heel end. */
@@ -37,16 +38,16 @@ export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): 
   const places = outer.points.map((point, i) => placeOf(outer, stations.toe, i, point))
   const web = places.map(lay.web)
   const inward = (share: number) => parallelBy(outer, web, share)
-  const centreline = inward(0.5)
-  return {
-    ...stations,
-    outer,
-    inner: inward(1),
-    centreline,
-    centroid: centroidShare === 0.5 ? centreline : inward(centroidShare),
-    places,
-    web,
-  }
+  // Of a plain shoe that is laid anew by its modifications nobody asks for these.
+  const centreline = onceAsked(() => inward(0.5))
+  return alsoWhenAsked(
+    { ...stations, outer, places, web },
+    {
+      inner: () => inward(1),
+      centreline,
+      centroid: () => (centroidShare === 0.5 ? centreline() : inward(centroidShare)),
+    },
+  )
 }
 
 /** How long the bar of a plain shoe is, mm: the path of its section's centroid, and nothing else of its rims. */
@@ -82,10 +83,8 @@ export const webAt = ({ outer, web }: Rims, station: number): number =>
 
 /** The station on a point-for-point parallel that lies beside a station of its source. */
 export function stationBeside(source: Track, beside: Track, station: number): number {
-  const i = Math.max(
-    1,
-    source.stations.findIndex((s) => s >= station),
-  )
+  let i = 1
+  while (i + 1 < source.stations.length && source.stations[i]! < station) i++
   const from = source.stations[i - 1]!
   const share = (station - from) / (source.stations[i]! - from)
   return beside.stations[i - 1]! + share * (beside.stations[i]! - beside.stations[i - 1]!)

@@ -49,9 +49,38 @@ export function formArea(form: SectionForm): number {
   const { shape, width, thickness, crease } = form
   if (shape === 'half-round') return (Math.PI / 4) * width * thickness
   const { outerGround, innerGround, outerFoot, innerFoot } = form
-  const gone = [outerGround, innerGround, outerFoot, innerFoot].reduce((sum, [a, b]) => sum + a * b, 0) / 2
+  const gone =
+    (outerGround[0] * outerGround[1] +
+      innerGround[0] * innerGround[1] +
+      outerFoot[0] * outerFoot[1] +
+      innerFoot[0] * innerFoot[1]) /
+    2
   const groove = crease ? (crease.width * (1 + CREASE_FLOOR) * crease.depth) / 2 : 0
   return width * thickness - gone - groove - thinned(form)
+}
+
+/** How far in from the outer rim the middle of a section lies, mm: what is missing at its edges lies aside of it. */
+export function formCentroid(form: SectionForm): number {
+  const { shape, width, thickness, crease, bend } = form
+  if (shape === 'half-round') return width / 2
+  const { outerGround, innerGround, outerFoot, innerFoot } = form
+  let area = width * thickness
+  let moment = (area * width) / 2
+  const without = (gone: number, at: number) => {
+    area -= gone
+    moment -= gone * at
+  }
+  without((outerGround[0] * outerGround[1]) / 2, outerGround[0] / 3)
+  without((outerFoot[0] * outerFoot[1]) / 2, outerFoot[0] / 3)
+  without((innerGround[0] * innerGround[1]) / 2, width - innerGround[0] / 3)
+  without((innerFoot[0] * innerFoot[1]) / 2, width - innerFoot[0] / 3)
+  if (crease) without((crease.width * (1 + CREASE_FLOOR) * crease.depth) / 2, crease.from)
+  if (bend?.of === 'ground') {
+    const beyond = Math.max(0, bend.from - width)
+    without((bend.slope * bend.from ** 2) / 2, bend.from / 3)
+    without((-bend.slope * beyond ** 2) / 2, width + beyond / 3)
+  }
+  return moment / area
 }
 
 /** What a ground face that rises toward the outer rim has lost, mm2. */

@@ -1,0 +1,154 @@
+import type { Caution } from '../notices/caution'
+import { collectCautions } from '../cautions/cautions'
+import type { Balance } from '../foot/balance/balance'
+import type { FootFigureKey } from '../foot/figures'
+import type { Landmarks } from '../foot/landmarks'
+import type { Foot } from '../foot/measurements'
+import type { WidestPart } from '../foot/widest-part'
+import { trackLength, placeAt, type Track } from '../geometry/track'
+import { alsoWhenAsked } from '../geometry/when-asked'
+import type { Vec } from '../geometry/vector'
+import type { Iron } from '../iron/iron'
+import type { SectionCut } from '../modifications/build'
+import { forgingOrder, type ForgingStep } from '../modifications/forging'
+import type {
+  CourseStep,
+  Guide,
+  ModificationHandle,
+  Part,
+  ShoeContext,
+  Values,
+} from '../modifications/modification'
+import { warningsOf, type Chosen } from '../modifications/resolve'
+import type { ClearStretch } from '../nails/keep-clear'
+import type { Nailing } from '../nails/nailing'
+import type { Nail } from '../nails/nails'
+import type { Told } from '../notices/told'
+import type { Section } from '../records/shoe'
+import { suggestSection, type SuggestedSection } from '../shoe/common-sections'
+import { coverOf } from '../shoe/cover'
+import type { Fit } from '../shoe/fit'
+import type { Profile } from '../shoe/profile'
+import { shoeBody, type Rims } from '../shoe/rims'
+import type { Cut } from './iron'
+
+/** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
+export interface Plan {
+  /** The foot with its defaults, and which figures are defaults. */
+  foot: Foot
+  assumed: FootFigureKey[]
+  /** The bar it is made from. */
+  section: Section
+  fit: Fit
+  /** Lines in the foot's frame, walked from the lateral to the medial heel; `body` is the shoe, closed. */
+  outline: {
+    foot: readonly Vec[]
+    outer: readonly Vec[]
+    inner: readonly Vec[]
+    centreline: readonly Vec[]
+    body: readonly Vec[]
+  }
+  landmarks: Landmarks
+  /** The widest part as it was seen. */
+  widest: WidestPart
+  balance: Balance
+  /** The shoe across its heel ends, mm, the ways farriers compare it: outside, and middle to middle of the web. */
+  heels: { outside: number; middleOfWeb: number }
+  profile: Profile
+  /** The finished section at each place, from heel to heel. */
+  cuts: SectionCut[]
+  /** Pieces beside the branches, as they are drawn and cut. */
+  parts: Part[]
+  /** Each modification with its defaults and what it comes to, in words. */
+  modifications: PlannedModification[]
+  /** The order of the work. */
+  forging: ForgingStep[]
+  iron: Iron
+  suggestion: SuggestedSection
+  nails: Nail[]
+  nailing: Nailing
+  /** What the nails keep clear of, as stretches of the outline. */
+  keepClear: ClearStretch[]
+  cautions: Caution[]
+}
+
+/** A modification as it was worked out. */
+export interface PlannedModification {
+  kind: string
+  values: Values
+  /** What is possible for each figure here. */
+  ranges: Readonly<Record<string, readonly [number, number]>>
+  told: Told[]
+  handles: ModificationHandle[]
+  guides: Guide[]
+  course: CourseStep[]
+}
+
+/** What is told of a planned shoe. */
+export function answer(cut: Cut): Plan {
+  const { foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron } = cut
+  const { outline, rims, nails, nailing, keepClear, chosen, context, plainContext } = cut
+  const suggestion = suggestSection(foot, fit.name)
+  const settled = {
+    ...{ foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron },
+    ...{ suggestion, nails, nailing, keepClear, heels: heelWidths(rims) },
+    cautions: cautionsOf(cut, suggestion),
+    outline: alsoWhenAsked(
+      {
+        foot: outline.track.points,
+        outer: rims.outer.points,
+        inner: rims.inner.points,
+        centreline: rims.centreline.points,
+      },
+      { body: () => shoeBody(rims) },
+    ),
+  }
+  return alsoWhenAsked(settled, {
+    modifications: () => chosen.map((one) => planned(one, context, plainContext)),
+    forging: () =>
+      forgingOrder(
+        chosen.flatMap(({ modification, values }) => modification.forging?.(context, values) ?? []),
+        iron.branches,
+      ),
+  })
+}
+
+/** One modification, and what is only looked at of it. */
+const planned = (
+  { modification, values }: Chosen,
+  context: ShoeContext,
+  plainContext: ShoeContext,
+): PlannedModification =>
+  alsoWhenAsked(
+    { kind: modification.kind, values },
+    {
+      ranges: () =>
+        Object.fromEntries(
+          modification.fields.flatMap((field) =>
+            field.options ? [] : [[field.key, field.range(plainContext)] as const],
+          ),
+        ),
+      told: () => modification.tell?.(context, values) ?? [],
+      handles: () => modification.handles?.(context, values) ?? [],
+      guides: () => modification.guides?.(context, values) ?? [],
+      course: () => modification.course?.(context, values) ?? [],
+    },
+  )
+
+function cautionsOf(cut: Cut, suggestion: SuggestedSection): Caution[] {
+  const { chosen, context, outline, rims, plain } = cut
+  return collectCautions({
+    ...cut,
+    suggestion,
+    cover: rims === plain ? [] : coverOf(outline, rims.outer),
+    chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
+    together: warningsOf(chosen),
+    heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0),
+  })
+}
+
+/** Across the heel ends of the shoe. */
+function heelWidths({ outer, centreline }: Rims): Plan['heels'] {
+  const across = (t: Track) => placeAt(t, 0).point[0] - placeAt(t, trackLength(t)).point[0]
+  return { outside: across(outer), middleOfWeb: across(centreline) }
+}

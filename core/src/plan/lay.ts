@@ -1,0 +1,75 @@
+import { widestKnown } from '../foot/balance/balance'
+import { breakover } from '../foot/balance/breakover'
+import { landmarks, type Landmarks } from '../foot/landmarks'
+import { footOutline, type FootOutline } from '../foot/outline'
+import { widestPart, type WidestPart } from '../foot/widest-part'
+import { onceAsked } from '../geometry/when-asked'
+import { modifiedRims } from '../modifications/build'
+import { closedBehind } from '../modifications/closed-behind'
+import type { ShoeContext } from '../modifications/modification'
+import { refusals, resolveModifications, type Chosen } from '../modifications/resolve'
+import { placeHoles } from '../nails/holes'
+import { ProblemError, type Problem } from '../notices/problem'
+import { plainLay } from '../shoe/lay'
+import { layRims, type Rims } from '../shoe/rims'
+import { centroidFromOuter } from '../shoe/section'
+import { branchesMeet, isShut, meeting, shutBy, tooWide } from './no-room'
+import type { Asked } from './read'
+
+/** The shoe laid under the foot, plain and with its modifications. */
+export interface Laid extends Asked {
+  outline: FootOutline
+  landmarks: Landmarks
+  widest: WidestPart
+  centroidShare: number
+  plain: Rims
+  rims: Rims
+  chosen: readonly Chosen[]
+  /** The plain shoe, as the fields of modifications are told it. */
+  plainContext: ShoeContext
+  /** The shoe as all its modifications have laid it. */
+  context: ShoeContext
+}
+
+/**
+ * Lays the rims along the foot.
+ *
+ * @throws ProblemError where the bar leaves no room, or a modification cannot be made
+ */
+export function layShoe(asked: Asked): Laid {
+  const { foot, fit, section, footInput } = asked
+  const outline = footOutline(foot)
+  const lay = plainLay(fit, foot, outline, section.width)
+  const centroidShare = centroidFromOuter(section) / section.width
+  const plain = layRims(outline, lay, centroidShare)
+  const drawn = { outline, landmarks: landmarks(foot, outline), widest: widestPart(footInput) }
+  const plainContext = contextOf(asked, plain, drawn)
+  const { chosen, problems } = resolveModifications(asked.shoe.modifications, plainContext)
+  refuse(...problems)
+  const rims = modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  if (isShut(rims))
+    refuse(rims === plain || isShut(plain) ? tooWide(section.width, foot) : shutBy(chosen, foot))
+  const context = closedBehind(chosen, rims === plain ? plainContext : { ...plainContext, rims })
+  refuse(...refusals(chosen, context))
+  if (branchesMeet(rims)) refuse(meeting(fit))
+  return { ...asked, ...drawn, centroidShare, plain, rims, chosen, plainContext, context }
+}
+
+/** What modifications are told of the plain shoe. */
+function contextOf(
+  { foot, assumed, fit, section, nailsAsked }: Asked,
+  plain: Rims,
+  { outline, landmarks, widest }: Pick<Laid, 'outline' | 'landmarks' | 'widest'>,
+): ShoeContext {
+  const heelEndY = Math.min(plain.outer.points[0]![1], plain.outer.points[plain.outer.points.length - 1]![1])
+  const school = () => breakover({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY }).y
+  return {
+    ...{ foot, assumed, outline, landmarks, fit, section, plain, rims: plain },
+    plainHoles: onceAsked(() => placeHoles(foot, outline, plain, nailsAsked)),
+    schoolY: onceAsked(school),
+  }
+}
+
+function refuse(...problems: readonly Problem[]): void {
+  if (problems.length > 0) throw new ProblemError(problems)
+}
