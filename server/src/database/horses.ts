@@ -11,20 +11,15 @@ import type { Db } from './db'
 import { recordTable } from './record-table'
 import { fold, likeWords } from './search'
 
-/** Horses with the day of their last finished visit. */
-const SUMMARY = `
-  SELECT h.*, o.name AS owner_name,
-    (SELECT max(v.date) FROM visits v WHERE v.horse_id = h.id AND v.archived = 0 AND v.state = 'done') AS last_visit
-  FROM horses h LEFT JOIN owners o ON o.id = h.owner_id`
+/** Horses with the name of their owner. */
+const SUMMARY = 'SELECT h.*, o.name AS owner_name FROM horses h LEFT JOIN owners o ON o.id = h.owner_id'
 
-/** When the horse of a summary row is due: as the last visit set it, else when the cycle after that visit is over. */
-const due = (row: string): string => `coalesce(
-    (SELECT v.next_due FROM visits v
-     WHERE v.horse_id = ${row}.id AND v.archived = 0 AND v.state = 'done' AND v.date = ${row}.last_visit
-     ORDER BY v.created_at DESC LIMIT 1),
-    date(${row}.last_visit, '+' || (${row}.cycle_weeks * 7) || ' days'))`
+/** The horses of which there is a visit on a day, or one that was begun before and is still open. */
+const SEEN = `SELECT horse_id FROM visits WHERE date = @date AND archived = 0
+  UNION ALL SELECT horse_id FROM visits WHERE state = 'open' AND archived = 0 AND date <= @date`
 
-const WITH_DUE = `SELECT s.*, ${due('s')} AS due FROM (${SUMMARY} WHERE h.archived = 0) s`
+/** Those that wait: due by the end of the week, and not seen yet. */
+const WAITING = `h.archived = 0 AND h.due <= date(@date, '+7 days') AND h.id NOT IN (${SEEN})`
 
 /** Queries on horses. */
 export function horses(db: Db) {
@@ -54,6 +49,24 @@ export function horses(db: Db) {
   })
   const all = (sql: string, parameters: object) =>
     db.prepare(sql).all(parameters) as Record<string, unknown>[]
+  // The open visits are few: looked for first, or all horses would be gone through for theirs.
+  const seenOn = db.prepare(
+    `WITH v AS MATERIALIZED (
+       SELECT * FROM visits WHERE date = @date AND archived = 0
+       UNION ALL SELECT * FROM visits INDEXED BY visits_open WHERE state = 'open' AND archived = 0 AND date < @date)
+     SELECT h.*, o.name AS owner_name, v.id AS visit_id, v.state AS visit_state, v.feet AS visit_feet,
+       (SELECT json_group_array(f.side) FROM foot_records f WHERE f.visit_id = v.id AND f.pattern_id IS NOT NULL) AS kept
+     FROM v CROSS JOIN horses h ON h.id = v.horse_id LEFT JOIN owners o ON o.id = h.owner_id
+     WHERE h.archived = 0
+     ORDER BY v.state DESC, h.place, h.name`,
+  )
+  const waitingOn = db.prepare(`${SUMMARY} WHERE ${WAITING} ORDER BY h.due, h.place, h.name LIMIT 200`)
+  const countsOn = db.prepare(
+    `SELECT coalesce(sum(h.due < @date), 0) AS overdue, coalesce(sum(h.due >= @date), 0) AS due,
+       (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
+       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns
+     FROM horses h WHERE ${WAITING}`,
+  )
 
   return {
     ...table,
@@ -66,7 +79,7 @@ export function horses(db: Db) {
         ...words.map((_, i) => `(h.search LIKE @w${i} ESCAPE '\\' OR o.search LIKE @w${i} ESCAPE '\\')`),
       ]
       const found = `${SUMMARY} WHERE ${where.join(' AND ')} ORDER BY h.name COLLATE NOCASE LIMIT @limit`
-      return all(`SELECT f.*, ${due('f')} AS due FROM (${found}) f`, {
+      return all(found, {
         archived: archived ? 1 : 0,
         limit,
         ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
@@ -75,14 +88,7 @@ export function horses(db: Db) {
 
     /** What a day holds: overdue, due within the week, visited on it. */
     round(date: string): Round {
-      const visits = all(
-        `SELECT s.*, ${due('s')} AS due, v.id AS visit_id, v.state AS visit_state, v.feet AS visit_feet,
-           (SELECT json_group_array(f.side) FROM foot_records f WHERE f.visit_id = v.id AND f.pattern_id IS NOT NULL) AS kept
-         FROM visits v JOIN (${SUMMARY}) s ON s.id = v.horse_id
-         WHERE v.archived = 0 AND s.archived = 0 AND (v.date = @date OR (v.state = 'open' AND v.date <= @date))
-         ORDER BY v.state DESC, s.place, s.name`,
-        { date },
-      )
+      const visits = seenOn.all({ date }) as Record<string, unknown>[]
       const seen = visits.map((row) => {
         const feet = JSON.parse(row['visit_feet'] as string) as VisitFeet
         const kept = JSON.parse(row['kept'] as string) as Side[]
@@ -97,17 +103,8 @@ export function horses(db: Db) {
           paused: SIDES.filter((side) => feet[side]?.paused !== undefined),
         }
       })
-      const waiting = `FROM (${WITH_DUE}) w WHERE due IS NOT NULL AND due <= date(@date, '+7 days')
-        AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.horse_id = w.id AND v.archived = 0
-          AND (v.date = @date OR (v.state = 'open' AND v.date <= @date)))`
-      const listed = all(`SELECT * ${waiting} ORDER BY due, place, name LIMIT 200`, { date }).map(summary)
-      const counts = db
-        .prepare(
-          `SELECT coalesce(sum(due < @date), 0) AS overdue, coalesce(sum(due >= @date), 0) AS due,
-            (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
-            (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns ${waiting}`,
-        )
-        .get({ date }) as Round['counts']
+      const listed = (waitingOn.all({ date }) as Record<string, unknown>[]).map(summary)
+      const counts = countsOn.get({ date }) as Round['counts']
       return {
         date,
         overdue: listed.filter((horse) => horse.due! < date),

@@ -27,42 +27,36 @@ const kindsCalled = (word: string): string[] =>
 /** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
 export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
   const words = likeWords(query.search)
+  const kinds = wordsOf(query.search).map(kindsCalled)
   const where = [
     'p.archived = 0',
-    ...words.map(
-      (_, i) =>
-        `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\' OR EXISTS (
-           SELECT 1 FROM json_each(p.shoe, '$.modifications') m
-           WHERE json_extract(m.value, '$.kind') IN (SELECT value FROM json_each(@kinds${i}))))`,
-    ),
-    ...(query.modification
-      ? [
-          `EXISTS (SELECT 1 FROM json_each(p.shoe, '$.modifications') m
-             WHERE json_extract(m.value, '$.kind') = @modification)`,
-        ]
-      : []),
+    ...words.map((_, i) => {
+      const called = kinds[i]!.map((_, k) => `instr(p.kinds, @kind${i}_${k})`)
+      const worn = called.length > 0 ? ` OR ${called.join(' OR ')}` : ''
+      return `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\'${worn})`
+    }),
+    ...(query.modification ? ['instr(p.kinds, @modification)'] : []),
     ...(query.bar
-      ? [
-          `abs(json_extract(p.shoe, '$.section.width') - @barWidth) < ${SAME_BAR}`,
-          `abs(json_extract(p.shoe, '$.section.thickness') - @barThickness) < ${SAME_BAR}`,
-        ]
+      ? [`abs(p.bar_width - @barWidth) < ${SAME_BAR}`, `abs(p.bar_thickness - @barThickness) < ${SAME_BAR}`]
       : []),
   ]
   const order =
-    query.width === undefined
-      ? 'p.updated_at DESC'
-      : `abs(json_extract(p.foot, '$.width') - @width), p.updated_at DESC`
+    query.width === undefined ? 'p.updated_at DESC' : `abs(p.foot_width - @width), p.updated_at DESC`
   const rows = db
     .prepare(
-      `SELECT p.*, h.name AS horse_name FROM patterns p JOIN horses h ON h.id = p.horse_id
-       WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${LIMIT}`,
+      // Found in the index, and only then taken out whole.
+      `SELECT p.*, f.horse_name FROM (
+         SELECT p.rowid AS at, h.name AS horse_name
+         FROM patterns p INDEXED BY patterns_found CROSS JOIN horses h ON h.id = p.horse_id
+         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${LIMIT}) f
+       JOIN patterns p ON p.rowid = f.at ORDER BY ${order}`,
     )
     .all({
       ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
       ...Object.fromEntries(
-        wordsOf(query.search).map((word, i) => [`kinds${i}`, JSON.stringify(kindsCalled(word))]),
+        kinds.flatMap((list, i) => list.map((kind, k) => [`kind${i}_${k}`, ` ${kind} `] as const)),
       ),
-      ...(query.modification && { modification: query.modification }),
+      ...(query.modification && { modification: ` ${query.modification} ` }),
       ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
       ...(query.width !== undefined && { width: query.width }),
     }) as Record<string, unknown>[]

@@ -31,7 +31,7 @@ export function patterns(db: Db) {
 
   const seenRows = db.prepare(
     `SELECT nail.value AS nail FROM patterns, json_each(patterns.result, '$.nails') AS nail
-     WHERE json_extract(nail.value, '$.seen') IS NOT NULL AND json_extract(nail.value, '$.lean') IS NOT NULL`,
+     WHERE patterns.seen = 1 AND json_extract(nail.value, '$.seen') IS NOT NULL AND json_extract(nail.value, '$.lean') IS NOT NULL`,
   )
 
   return {
