@@ -1,4 +1,4 @@
-import { bentAhead, breakoverField, dressedToe, lineHandle } from './bend-line'
+import { bentAhead, breakoverField, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { fieldsOf, modificationOf } from './modification'
 
 const fields = fieldsOf([
@@ -21,9 +21,10 @@ export const rockerToe = modificationOf({
   purpose: 'Bent up from the breakover forward: the foot rolls off with less pull on the heels.',
   fields,
   // Bent, not taken away: everything ahead of the line stands higher, over the whole width of the web.
-  rasp: (form, place, { foot }, values) => {
-    const { rise, behindToe } = values
-    const bend = bentAhead(place, foot.widestFromToe - behindToe, rise / behindToe, 'section')
+  rasp: (form, place, context, { rise, behindToe }) => {
+    const line = context.foot.widestFromToe - behindToe
+    // The foremost edge stands as high as was asked, wherever the shoe's toe lies before the foot's.
+    const bend = bentAhead(place, line, rise / mostAhead(context, line), 'section')
     return bend ? { ...form, bend } : form
   },
   parts: (context, values) => [dressedToe(context, 'Rocker toe', values.behindToe)],
