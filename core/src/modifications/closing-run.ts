@@ -2,7 +2,7 @@ import { parallel } from '../geometry/parallel'
 import { cubic } from '../geometry/cubic'
 import { path } from '../geometry/path'
 import { placeAt, trackCurve, trackLength, type Track } from '../geometry/track'
-import { along, type Vec } from '../geometry/vector'
+import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
 import { sectionArea } from '../shoe/section'
 import type { ShoeContext } from './modification'
@@ -44,6 +44,13 @@ export const besideRun = (run: Track, width: number): Vec[] => [
     .points.slice()
     .reverse(),
 ]
+
+/** Where both ends of a run are scarfed and welded: square across its middle. */
+export function weldOf(run: Track, width: number): Vec[] {
+  const { point, tangent } = placeAt(run, trackLength(run) / 2)
+  const out = turnRight(tangent)
+  return [along(point, out, width / 2), along(point, out, -width / 2)]
+}
 
 /** Volume of the bar along a run, mm3, with what raises it. */
 export function runVolume(run: Track, section: Section, raised: ShoeContext['raisedBehind']): number {

@@ -1,6 +1,6 @@
 import { trackLength } from '../geometry/track'
 import { sectionArea } from '../shoe/section'
-import { behindHeels, besideRun, closingRun, runVolume } from './closing-run'
+import { behindHeels, besideRun, closingRun, runVolume, weldOf } from './closing-run'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 
 const fields = fieldsOf([
@@ -54,6 +54,7 @@ export const eggBar = modificationOf({
         label: 'Run of the egg bar',
         layer: 'bar',
         edge: besideRun(run, section.width),
+        join: { welds: [weldOf(run, section.width)] },
         between: [0, section.thickness + (raisedBehind?.(middleY(context, values)) ?? 0)],
         volume,
         // A wedge that goes on into the run takes more bar for it.

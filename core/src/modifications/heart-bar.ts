@@ -202,6 +202,8 @@ export const heartBar = modificationOf({
         label: 'Frog plate',
         layer: 'plate',
         edge,
+        // Its neck stands on the front of the bar.
+        join: { welds: [[edge[0]!, edge[edge.length - 1]!]] },
         volume: region(edge).area * thickness,
         between: [0, thickness],
         stock: {

@@ -27,6 +27,9 @@ export const BAR_FIELDS = fieldsOf([
   },
 ])
 
+/** How far a bar is drawn on into the branches it is welded to, mm: less than any web. */
+const INTO_BRANCH = 3
+
 /** x of the inner rim at a height y of the foot's frame on one side; undefined where it does not reach so far back. */
 export function innerRimAt({ rims }: ShoeContext, y: number, sign: 1 | -1): number | undefined {
   const points = rims.inner.points
@@ -70,6 +73,14 @@ export function barBetweenHeels(
     label,
     layer: 'bar',
     edge,
+    join: {
+      // Its ends follow the rims: drawn on into the branches they are one with them.
+      outline: edge.map(([x, y], i): Vec => [x + corners[i]![1] * INTO_BRANCH, y]),
+      welds: [
+        [edge[0]!, edge[1]!],
+        [edge[2]!, edge[3]!],
+      ],
+    },
     volume: gap * width * thickness,
     stock: { width, thickness, length: longest + thickness },
   }

@@ -151,6 +151,7 @@ export const hingedExpander = modificationOf({
         label: 'Hinge, lap and turned heels',
         layer: 'bar',
         edge: besideRun(run, section.width),
+        join: { welds: [] },
         volume: length * sectionArea(section),
         ofTheBar: length,
       },

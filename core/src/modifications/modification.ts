@@ -99,6 +99,8 @@ export interface Part {
   tongue?: { station: number; width: number; height: number; thickness: number; lean: number }
   /** kg/m3, where it is not of the bar's metal. */
   density?: number
+  /** One with the branches, turned from the same bar or welded to it: drawn as one outline with them, a line at each weld. */
+  join?: { outline?: readonly Vec[]; welds: readonly (readonly Vec[])[] }
   /** Bar it takes on beyond the heel ends, where it is turned from the same bar: mm, half at either end. */
   ofTheBar?: number
   /** What to cut for it, where it is a piece of its own: width, thickness, length in mm, and how many alike. */

@@ -1,9 +1,10 @@
+import { blended } from '../geometry/blended'
 import { track, trackLength, type Track } from '../geometry/track'
 import { rotated, unit, type Vec } from '../geometry/vector'
 import { radians } from '../units/angle'
 import { leastCover, mostUncovered } from '../shoe/cover'
 import { perShoe } from './kit'
-import { between, type OuterRim } from '../shoe/lay'
+import { type OuterRim } from '../shoe/lay'
 import { fieldsOf, modificationOf } from './modification'
 import { toeWebHandles } from './toe-web'
 
@@ -92,6 +93,12 @@ export const largestTurn = perShoe(({ outline, foot, plain }) => {
   return Math.floor(low * 10) / 10
 })
 
+/** From the thin toe to the full thickness, by the share of a branch. */
+const THICKENS = blended([
+  [0.2, 0],
+  [0.5, 1],
+])
+
 /** Slide shoe for hind feet: wide slick toe or narrow toe with hold, narrow open heels, long branches. */
 export const slideShoe = modificationOf({
   kind: 'slide-shoe',
@@ -112,25 +119,20 @@ export const slideShoe = modificationOf({
     wedge: 'A wedged slide shoe digs in instead of running',
   },
   warns: { studs: 'What slides and what grips on one shoe turns the joints' },
-  lay: (lay, { section }, values) => ({
-    ...lay,
-    web: (place) =>
-      (lay.web(place) / section.width) *
-      between(place.share, [
-        [0, values.toeWeb],
-        [0.3, values.toeWeb],
-        [0.55, section.width],
-        [1, values.heelWeb],
-      ]),
-    rework: (rim) => turnedRim(evenRim(lay.rework(rim)), values.turn),
-  }),
-  rise: ({ share }, _context, values) =>
-    -values.toeThinner *
-    (1 -
-      between(share, [
-        [0.2, 0],
-        [0.5, 1],
-      ])),
+  lay: (lay, { section }, values) => {
+    const web = blended([
+      [0, values.toeWeb],
+      [0.3, values.toeWeb],
+      [0.55, section.width],
+      [1, values.heelWeb],
+    ])
+    return {
+      ...lay,
+      web: (place) => (lay.web(place) / section.width) * web(place.share),
+      rework: (rim) => turnedRim(evenRim(lay.rework(rim)), values.turn),
+    }
+  },
+  rise: ({ share }, _context, values) => -values.toeThinner * (1 - THICKENS(share)),
   handles: (context, values) => {
     const arm = context.foot.widestFromToe + 6
     return [

@@ -1,6 +1,6 @@
+import { blended } from '../geometry/blended'
 import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
-import { between } from '../shoe/lay'
 import { webAt } from '../shoe/rims'
 import { stationAt } from './kit'
 import { fieldsOf, modificationOf } from './modification'
@@ -39,19 +39,15 @@ export const wideOuterBranch = modificationOf({
   purpose: 'More ground under the outer side, less under the inner: for a foot loaded on its outside.',
   brings: ['wide fit'],
   fields,
-  lay: (lay, { section }, values) => ({
-    ...lay,
-    web: (place) => {
-      const full = place.branch === 'lateral' ? values.outerWeb : values.innerWeb
-      return (
-        lay.web(place) *
-        between(place.share, [
-          [FROM, 1],
-          [FULL, full / section.width],
-        ])
-      )
-    },
-  }),
+  lay: (lay, { section }, values) => {
+    const grown = (full: number) =>
+      blended([
+        [FROM, 1],
+        [FULL, full / section.width],
+      ])
+    const web = { lateral: grown(values.outerWeb), medial: grown(values.innerWeb) }
+    return { ...lay, web: (place) => lay.web(place) * web[place.branch](place.share) }
+  },
   handles: (context) =>
     (['lateral', 'medial'] as const).map((branch) => {
       const station = stationAt(context, branch, 0.7)

@@ -1,6 +1,6 @@
+import { blended } from '../geometry/blended'
 import { trackLength } from '../geometry/track'
 import { inches } from '../units/length'
-import { between } from '../shoe/lay'
 import { barPlaces } from '../shoe/profile'
 import { bevelled, stationAt } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
@@ -33,14 +33,13 @@ type Figures = FiguresOf<typeof fields>
 const TOE_TO = 0.32
 const THIN_FROM = 0.62
 
-/** Web at a share of a branch, mm. */
+/** Web by the share of a branch, mm. */
 const webs = (section: ShoeContext['section'], { toeWeb, heelWeb }: Figures) =>
-  [
+  blended([
     [0, toeWeb],
-    [TOE_TO * 0.7, toeWeb],
     [THIN_FROM, (section.width + heelWeb) / 2],
     [1, heelWeb],
-  ] as const
+  ])
 
 /** Toe upset wide, branches drawn narrow: the heels sink where the going is soft. */
 export const wideToe = modificationOf({
@@ -57,10 +56,10 @@ export const wideToe = modificationOf({
     'heart-bar': 'It lets the heels sink; a bar carries them',
     'wide-outer-branch': 'Both change the web of the branches; choose one',
   },
-  lay: (lay, { section }, values) => ({
-    ...lay,
-    web: (place) => (lay.web(place) / section.width) * between(place.share, webs(section, values)),
-  }),
+  lay: (lay, { section }, values) => {
+    const web = webs(section, values)
+    return { ...lay, web: (place) => (lay.web(place) / section.width) * web(place.share) }
+  },
   // The outer branch is bevelled on the ground so that it sinks.
   rasp: (form, { branch, share }) =>
     branch === 'lateral' && share > THIN_FROM && form.shape !== 'half-round'

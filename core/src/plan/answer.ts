@@ -6,6 +6,7 @@ import type { Landmarks } from '../foot/landmarks'
 import type { Foot } from '../foot/measurements'
 import type { WidestPart } from '../foot/widest-part'
 import { trackLength, placeAt, type Track } from '../geometry/track'
+import { union } from '../geometry/union'
 import { alsoWhenAsked } from '../geometry/when-asked'
 import type { Vec } from '../geometry/vector'
 import type { Iron } from '../iron/iron'
@@ -47,6 +48,8 @@ export interface Plan {
     inner: readonly Vec[]
     centreline: readonly Vec[]
     body: readonly Vec[]
+    /** The shoe with every bar that is turned or welded to it, as one: closed lines, holes among them. */
+    whole: readonly (readonly Vec[])[]
   }
   landmarks: Landmarks
   /** The widest part as it was seen. */
@@ -100,7 +103,7 @@ export function answer(cut: Cut): Plan {
         inner: rims.inner.points,
         centreline: rims.centreline.points,
       },
-      { body: () => shoeBody(rims) },
+      { body: () => shoeBody(rims), whole: () => wholeOf(rims, parts) },
     ),
   }
   return alsoWhenAsked(settled, {
@@ -145,6 +148,14 @@ function cautionsOf(cut: Cut, suggestion: SuggestedSection): Caution[] {
     together: warningsOf(chosen),
     heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0),
   })
+}
+
+/** Branches and the bars that are one with them; heels that a bar goes on from are not rounded. */
+function wholeOf(rims: Rims, parts: readonly Part[]): readonly (readonly Vec[])[] {
+  const joined = parts.filter(({ join, edge }) => join && edge.length > 2)
+  if (joined.length === 0) return [shoeBody(rims)]
+  const square = [...rims.outer.points, ...[...rims.inner.points].reverse()]
+  return union([square, ...joined.map(({ edge, join }) => join?.outline ?? edge)])
 }
 
 /** Across the heel ends of the shoe. */

@@ -17,8 +17,9 @@ export function branchesMeet({ inner }: Rims): boolean {
 }
 
 /** The web leaves no opening worth the name. */
-export const isShut = ({ inner, outer, centroid }: Rims): boolean =>
-  inner.points.length < 2 || centroid.points.length < 2 || trackLength(inner) < trackLength(outer) / 4
+export const isShut = ({ inner, outer, centroid, centreline }: Rims): boolean =>
+  [inner, centroid, centreline].some(({ points }) => points.length < 2) ||
+  trackLength(inner) < trackLength(outer) / 4
 
 /** Modifications that spread the web until nothing is left within it. */
 export const shutBy = (chosen: readonly Chosen[], foot: Foot): Problem => {

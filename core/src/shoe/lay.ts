@@ -48,17 +48,3 @@ export const plainLay = (fit: Fit, foot: Foot, outline: FootOutline, width: numb
   web: () => width,
   rework: (rim) => rim,
 })
-
-/**
- * A figure that runs straight between given places, as a shoe's web from toe to heel.
- *
- * @param stops pairs of share (0 to 1, rising) and figure
- */
-export function between(share: number, stops: readonly (readonly [number, number])[]): number {
-  const next = stops.findIndex(([at]) => at >= share)
-  if (next === -1) return stops[stops.length - 1]![1]
-  if (next === 0) return stops[0]![1]
-  const [from, low] = stops[next - 1]!
-  const [to, high] = stops[next]!
-  return low + ((high - low) * (share - from)) / (to - from)
-}

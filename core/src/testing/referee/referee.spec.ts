@@ -15,7 +15,8 @@ describe('the referee', () => {
         looked++
         expect(disputes(plan)).toEqual([])
       }),
-      { numRuns: 2_000 },
+      // Always the same: npm run referee is for new ones.
+      { numRuns: 2_000, seed: 3 },
     )
     expect(looked).toBeGreaterThan(1_000)
   }, 600_000)

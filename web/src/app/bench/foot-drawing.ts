@@ -20,7 +20,8 @@ import type { Foot, FootFigureKey, Plan, ShoeHandle, Side, Vec } from '@crescent
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { FigureText } from '../drawing/figure-text'
-import { seen, soleView, svgPath, unseen } from '../drawing/svg-path'
+import { apartOf, weldsOf } from '../drawing/joined'
+import { seen, soleView, svgPath, svgRings, unseen } from '../drawing/svg-path'
 import { TouchBar } from '../drawing/touch-bar'
 import { TouchGuard } from '../drawing/touch-guard'
 import { draggedValue, footHandles, handleValue, heldWithin, landmarkHandles, type Handle } from './handles'
@@ -97,13 +98,15 @@ export class FootDrawing {
   protected readonly trueSize = computed(() => this.percent() === 100)
 
   protected readonly lines = computed(() => {
-    const { outline, landmarks, parts } = this.plan()
+    const { outline, landmarks } = this.plan()
     const view = this.view()
     const path = (points: readonly Vec[], closed = false) => svgPath(points, view, closed)
     const wall = path(outline.foot)
-    const drawn = parts.flatMap(({ label, layer, edge }) =>
-      edge.length > 2 ? [{ label, layer, path: path(edge, true) }] : [],
-    )
+    const drawn = apartOf(this.plan()).map(({ label, layer, edge }) => ({
+      label,
+      layer,
+      path: path(edge, true),
+    }))
     return {
       foot: wall + 'Z',
       wall,
@@ -116,7 +119,8 @@ export class FootDrawing {
       sulcus: path(landmarks.centralSulcus),
       bars: landmarks.bars.map((bar) => path(bar)),
       bulbs: path(landmarks.bulbs, true),
-      shoe: path(outline.body, true),
+      shoe: svgRings(outline.whole, view),
+      welds: weldsOf(this.plan()).map(({ label, line }) => ({ label, path: path(line) })),
       parts: drawn.filter(({ layer }) => layer !== 'pad'),
       // A pad lies between shoe and foot.
       behind: drawn.filter(({ layer }) => layer === 'pad'),

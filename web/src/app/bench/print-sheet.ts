@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { FootWork, Plan, Section, VisitPage, Side } from '@crescent/core'
 import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
-import { soleView, svgPath } from '../drawing/svg-path'
+import { apartOf, weldsOf } from '../drawing/joined'
+import { soleView, svgPath, svgRings } from '../drawing/svg-path'
 import { VERDICT_WORDS } from './nail/words'
 
 /** What is done to a foot, as the sheet says it. */
@@ -40,6 +41,9 @@ export const WORK_PRINTED: Record<FootWork, string> = {
         [attr.viewBox]="sheet().box"
       >
         <path [attr.d]="sheet().shoe" fill="#ddd" stroke="#000" stroke-width="0.4" />
+        @for (weld of sheet().welds; track $index) {
+          <path [attr.d]="weld" fill="none" stroke="#000" stroke-width="0.25" />
+        }
         @for (part of sheet().parts; track $index) {
           <path [attr.d]="part" fill="#ccc" stroke="#000" stroke-width="0.35" />
         }
@@ -207,8 +211,9 @@ export class PrintSheet {
       width,
       height: bottom + 10 - top,
       box: `${left} ${top} ${width} ${bottom + 10 - top}`,
-      shoe: svgPath(outline.body, view, true),
-      parts: parts.filter(({ edge }) => edge.length > 2).map(({ edge }) => svgPath(edge, view, true)),
+      shoe: svgRings(outline.whole, view),
+      parts: apartOf({ parts }).map(({ edge }) => svgPath(edge, view, true)),
+      welds: weldsOf({ parts }).map(({ line }) => svgPath(line, view)),
       foot: svgPath(outline.foot, view),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: foot.widestFromToe - y, driven })),

@@ -30,3 +30,7 @@ export function svgPath(points: readonly Vec[], { mirror, toeY }: View, closed =
   }
   return closed ? path + 'Z' : path
 }
+
+/** Several closed lines as one path: filled by the even-odd rule, those within others are holes. */
+export const svgRings = (rings: readonly (readonly Vec[])[], view: View): string =>
+  rings.map((ring) => svgPath(ring, view, true)).join('')

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { cutAt, sectionOutline, USUAL_WORKSHOP, type Plan, type Vec } from '@crescent/core'
 import { WallPicture } from '../bench/nail/wall-picture'
 import { MODEL_FOOT, MODEL_SIDE, MODEL_VIEW, modelPlan } from '../drawing/model-foot'
-import { svgPath, type View } from '../drawing/svg-path'
+import { apartOf } from '../drawing/joined'
+import { svgPath, svgRings, type View } from '../drawing/svg-path'
 import type { HelpPicture, Marks } from './help-picture'
 
 /** Where a cut is made that explains a section: on the outer branch, this far from the toe, mm. */
@@ -48,11 +49,11 @@ const side = (): Drawing['shapes'] => {
 
 const shod = ({ outline, parts }: Plan): Drawing['shapes'] => {
   const path = (points: readonly Vec[]) => svgPath(points, MODEL_VIEW, true)
-  const drawn = parts.filter(({ edge }) => edge.length > 2)
+  const drawn = apartOf({ parts })
   return [
     ...sole(),
     ...drawn.filter(({ layer }) => layer === 'pad').map(({ edge }) => ({ kind: 'pad', path: path(edge) })),
-    { kind: 'steel', path: path(outline.body) },
+    { kind: 'steel', path: svgRings(outline.whole, MODEL_VIEW) },
     ...drawn.filter(({ layer }) => layer !== 'pad').map(({ edge }) => ({ kind: 'steel', path: path(edge) })),
   ]
 }

@@ -9,7 +9,8 @@ import {
   type StoredPattern,
 } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
-import { soleView, svgPath } from '../../drawing/svg-path'
+import { apartOf } from '../../drawing/joined'
+import { soleView, svgPath, svgRings } from '../../drawing/svg-path'
 import { tryPlan } from '../../state/bench/planning'
 import { shortDay } from '../../common/today'
 import { DifferenceTable } from './difference-table'
@@ -155,12 +156,14 @@ export class AgainstView {
     const ys = all.map(([, y]) => view.toeY - y)
     const [left, top] = [Math.min(...xs) - 4, Math.min(...ys) - 4]
     const parts = (plan: Plan) =>
-      plan.parts.filter(({ layer }) => layer !== 'dressed').map(({ edge }) => svgPath(edge, view, true))
+      apartOf(plan)
+        .filter(({ layer }) => layer !== 'dressed')
+        .map(({ edge }) => svgPath(edge, view, true))
     return {
       box: `${left} ${top} ${Math.max(...xs) + 4 - left} ${Math.max(...ys) + 4 - top}`,
       foot: svgPath(mine.outline.foot, view, true),
-      mine: svgPath(mine.outline.body, view, true),
-      theirs: svgPath(theirs.outline.body, view, true),
+      mine: svgRings(mine.outline.whole, view),
+      theirs: svgRings(theirs.outline.whole, view),
       myParts: parts(mine),
       theirParts: parts(theirs),
     }

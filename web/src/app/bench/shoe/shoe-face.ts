@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core'
 import type { Plan, Side, Vec } from '@crescent/core'
 import { OneOf } from '../../common/one-of'
-import { svgPath, type View } from '../../drawing/svg-path'
+import { apartOf, weldsOf } from '../../drawing/joined'
+import { svgPath, svgRings, type View } from '../../drawing/svg-path'
 
 /** The shoe off the foot, toe up: its ground side, or turned over to its foot side. */
 @Component({
@@ -15,6 +16,9 @@ import { svgPath, type View } from '../../drawing/svg-path'
         <path [attr.class]="'steel ' + part.layer" [attr.d]="part.path" />
       }
       <path class="steel" [attr.d]="drawing().body" />
+      @for (weld of drawing().welds; track $index) {
+        <path class="weld" [attr.d]="weld.path" [attr.data-part]="weld.label" />
+      }
       @for (part of drawing().over; track $index) {
         <path [attr.class]="'part ' + part.layer" [attr.d]="part.path" [attr.data-part]="part.label" />
       }
@@ -40,6 +44,11 @@ import { svgPath, type View } from '../../drawing/svg-path'
   `,
   styleUrl: './views.scss',
   styles: `
+    .weld {
+      fill: none;
+      stroke: var(--steel-edge);
+      stroke-width: 0.4;
+    }
     .part {
       fill: var(--steel-edge);
       fill-opacity: 0.3;
@@ -83,7 +92,7 @@ export class ShoeFace {
     const view: View = { mirror: (ground ? sole : -sole) as 1 | -1, toeY: foot.widestFromToe }
     const side = this.face()
     const thick = cuts[0]!.form.thickness
-    const shown = parts.filter(({ edge, face }) => edge.length > 2 && (face ?? side) === side)
+    const shown = apartOf({ parts }).filter(({ face }) => (face ?? side) === side)
     const drawn = shown.map(({ label, layer, edge, between = [0, thick] }) => ({
       label,
       layer,
@@ -91,7 +100,7 @@ export class ShoeFace {
       // What lies deep in the other half of the bar's height, or beyond it, lies behind the bar.
       behind: layer === 'clip' ? ground : ground ? between[0] >= thick : between[1] < thick / 2,
     }))
-    const all: Vec[] = [...outline.body, ...shown.flatMap(({ edge }) => edge)]
+    const all: Vec[] = [...outline.whole.flat(), ...shown.flatMap(({ edge }) => edge)]
     const xs = all.map(([x]) => x * view.mirror)
     const ys = all.map(([, y]) => view.toeY - y)
     const [left, right] = [Math.min(...xs) - 6, Math.max(...xs) + 6]
@@ -104,7 +113,8 @@ export class ShoeFace {
       low: low - 1,
       leftName: lateralRight ? 'inner' : 'outer',
       rightName: lateralRight ? 'outer' : 'inner',
-      body: svgPath(outline.body, view, true),
+      body: svgRings(outline.whole, view),
+      welds: weldsOf({ parts }).map(({ label, line }) => ({ label, path: svgPath(line, view) })),
       under: drawn.filter(({ behind }) => behind),
       over: drawn.filter(({ behind }) => !behind),
       nails: nails.map(({ x, y }) => {
