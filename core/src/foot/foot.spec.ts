@@ -182,3 +182,24 @@ describe('landmarks', () => {
     expect(landmarks(foot, footOutline(foot)).tip?.[1]).toBeCloseTo(foot.widestFromToe - 20, 9)
   })
 })
+
+describe('the white line', () => {
+  it('lies a wall inside the outline, and is as wide as it was said to be', () => {
+    const foot = read({ whiteLineWidth: 3.5 })
+    const outline = footOutline(foot)
+    const { whiteLineOuter, whiteLineInner } = landmarks(foot, outline)
+    // At the toe both run square to the frog: their distances are differences of y.
+    const foremost = (line: readonly (readonly [number, number])[]) => Math.max(...line.map(([, y]) => y))
+    expect(foot.widestFromToe - foremost(whiteLineOuter)).toBeCloseTo(foot.toeWallThickness, 1)
+    expect(foremost(whiteLineOuter) - foremost(whiteLineInner)).toBeCloseTo(3.5, 1)
+  })
+})
+
+describe('a heel width from middle to middle of the web', () => {
+  it('is a web narrower than the foot from outside to outside', () => {
+    const outside = read({ heelWidth: 89 })
+    const middle = read({ heelWidth: 70, heelMeasure: 'middle of web', heelWeb: 19 })
+    expect(outside.heelWidth).toBe(89)
+    expect(middle.heelWidth).toBe(89)
+  })
+})

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { FIVE_BY_FIVE } from '../testing/samples'
 import { readFoot } from './measurements'
 import { footOutline } from './outline'
-import { wallThicknessAt } from './wall'
+import { wallAngleAt, wallHeightAt, wallThicknessAt } from './wall'
 
 const read = readFoot({
   ...FIVE_BY_FIVE,
@@ -41,5 +41,25 @@ describe('heel width by the middle of the web', () => {
   it('is refused with the range of what was measured', () => {
     const given = readFoot({ ...FIVE_BY_FIVE, heelMeasure: 'middle of web', heelWeb: 20, heelWidth: 120 })
     expect(given.ok || given.problems[0]!.range![1]).toBeCloseTo(FIVE_BY_FIVE.width * 0.96 - 20, 9)
+  })
+})
+
+describe('wallAngleAt', () => {
+  it('stands as measured at toe and widest part, and steeper by five degrees at the buttress', () => {
+    const end = outline.track.stations.at(-1)!
+    const at = (station: number) => wallAngleAt(foot, outline, station)
+    expect(at(outline.toe)).toBeCloseTo(foot.toeAngle, 6)
+    expect(at(outline.lateralWidest)).toBeCloseTo(foot.lateralWallAngle, 6)
+    expect(at(outline.medialWidest)).toBeCloseTo(foot.medialWallAngle, 6)
+    expect(at(0)).toBeCloseTo(foot.lateralWallAngle + 5, 6)
+    expect(at(end)).toBeCloseTo(foot.medialWallAngle + 5, 6)
+  })
+})
+
+describe('wallHeightAt', () => {
+  it('falls from the hairline over the toe to the height of the heels', () => {
+    const over = foot.dorsalLength * Math.sin((foot.toeAngle * Math.PI) / 180)
+    expect(wallHeightAt(foot, outline, outline.toe)).toBeCloseTo(over, 6)
+    expect(wallHeightAt(foot, outline, 0)).toBeCloseTo(foot.heelHeight, 6)
   })
 })

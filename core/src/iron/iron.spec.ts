@@ -70,3 +70,27 @@ describe('weight', () => {
     expect(steel.weight / 28.35).toBeLessThan(16)
   })
 })
+
+describe('work that is marked on the bar', () => {
+  it('stands on its own branch: the seat of a trailer on the outer one', () => {
+    const plan = planShoe(FIVE_BY_FIVE, {
+      ...PLAIN_SHOE,
+      fit: 'conservative',
+      modifications: [{ kind: 'trailer' }],
+    })
+    const seat = plan.iron.marks.find(({ label }) => label === 'Heel seat')!
+    expect(seat.branch).toBe('lateral')
+    expect(seat.fromMiddle + seat.fromEnd).toBeCloseTo(plan.iron.branches.lateral, 6)
+    expect(plan.iron.marks.indexOf(seat)).toBeLessThan(
+      plan.iron.marks.findIndex(({ kind }) => kind === 'toe'),
+    )
+  })
+
+  it('gathers a clip’s metal over its own width, no more', () => {
+    const clip = planShoe(FIVE_BY_FIVE, { ...PLAIN_SHOE, modifications: [{ kind: 'toe-clip', width: 24 }] })
+    const bare = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
+    const usual = bare.profile.area[0]!
+    const thick = clip.profile.s.filter((_, i) => clip.profile.area[i]! > usual + 0.5)
+    expect(Math.max(...thick) - Math.min(...thick)).toBeCloseTo(24, 1)
+  })
+})

@@ -14,6 +14,8 @@ import { layRims } from '../shoe/rims'
 import { plainLay } from '../shoe/lay'
 import { placeHoles } from './holes'
 import { resolveNails } from './nail-plan'
+import { chooseNail } from './nailing'
+import { USUAL_NAIL_SIZES } from '../workshop/sizes'
 
 const WIDTH = 20
 
@@ -107,5 +109,54 @@ describe('a web that cannot reach', () => {
     const { nails } = planShoe({ ...FIVE_BY_FIVE, medialWallThickness: 7 }, PLAIN_SHOE)
     const inset = (branch: string) => nails.find((nail) => nail.branch === branch && nail.number === 3)!.inset
     expect(inset('medial')).toBeLessThan(inset('lateral'))
+  })
+})
+
+describe('the limits of a school', () => {
+  const place = (fromToe: number, number: number) =>
+    planShoe(FIVE_BY_FIVE, {
+      ...PLAIN_SHOE,
+      nails: { lateral: { each: [{ number, fromToe }] } },
+    }).nails.find((nail) => nail.branch === 'lateral' && nail.number === number)!
+
+  it('say which way a hole stands beyond them', () => {
+    expect(place(12, 1).beyond).toBe('forward')
+    expect(place(40, 1).beyond).toBeUndefined()
+    expect(place(118, 4).beyond).toBe('rear')
+  })
+})
+
+describe('where a nail comes out', () => {
+  it('lies over the sole, not outside of the wall: it leans in over its ground edge', () => {
+    const { nails, outline } = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
+    for (const { exit, branch, wallAngle, exitHeight } of nails) {
+      const out = branch === 'lateral' ? 1 : -1
+      const widest = Math.max(...outline.foot.map(([x]) => x * out))
+      expect(wallAngle).toBeLessThan(90)
+      expect(exitHeight).toBeGreaterThan(0)
+      expect(exit[0] * out).toBeLessThan(widest)
+      const hole = outline.foot.reduce((near, point) =>
+        distance(point, exit) < distance(near, exit) ? point : near,
+      )
+      // In from the nearest place of the edge.
+      expect(Math.hypot(...exit)).toBeLessThan(Math.hypot(...hole))
+    }
+  })
+})
+
+describe('a nail that misses the wall', () => {
+  it('asks nothing of the box, and counts for no exit', () => {
+    const { nails } = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
+    const chosen = (missing: number) =>
+      chooseNail(
+        nails.map((nail, i) => (i < missing ? { ...nail, exitHeight: 0, verdict: 'misses' as const } : nail)),
+        resolveNails(undefined),
+        8,
+        0,
+        USUAL_NAIL_SIZES,
+      )
+    expect(chosen(1).exits!.low).toBeGreaterThan(0)
+    expect(chosen(nails.length).exits).toBeUndefined()
+    expect(chosen(nails.length).need).toBeUndefined()
   })
 })

@@ -30,6 +30,28 @@ describe('sideView', () => {
     expect((Math.atan2(top[1] - low[1], low[0] - top[0]) * 180) / Math.PI).toBeCloseTo(45, 9)
   })
 
+  it('has a hairline that falls all the way, bulbs that stand off the ground, and a limb that goes up from both', () => {
+    for (const heelAngle of [30, 45, 60]) {
+      const { coronet, coronetFront, coronetBack, bulb, limb, pastern } = sideView({ ...FIGURES, heelAngle })
+      expect(coronet[0]).toEqual(coronetFront)
+      coronet.slice(1).forEach(([x, y], i) => {
+        expect(x).toBeLessThan(coronet[i]![0])
+        expect(y).toBeLessThan(coronet[i]![1])
+      })
+      // Behind the heel, and never under the ground; it meets it as steep as the heel stands.
+      for (const [x, y] of bulb.slice(1, -1)) {
+        expect(y).toBeGreaterThan(0)
+        expect(x).toBeLessThan(0)
+      }
+      const [near, end] = [bulb.at(-2)!, bulb.at(-1)!]
+      const steep = (Math.atan2(near[1] - end[1], end[0] - near[0]) * 180) / Math.PI
+      expect(Math.abs(steep - heelAngle)).toBeLessThan(6)
+      expect(limb).toContainEqual(pastern[1])
+      expect(Math.max(...limb.map(([, y]) => y))).toBeCloseTo(pastern[1][1], 6)
+      for (const [, y] of limb) expect(y).toBeGreaterThanOrEqual(coronetBack[1] - 1e-9)
+    }
+  })
+
   it('breaks the axis by the difference of the angles', () => {
     expect(sideView({ ...FIGURES, pasternAngle: 52 }).axis).toEqual({ broken: 7, verdict: 'broken back' })
   })

@@ -1,5 +1,5 @@
 import { cubic } from '../geometry/cubic'
-import type { Vec } from '../geometry/vector'
+import { along, distance, mix, type Vec } from '../geometry/vector'
 import { cotangent } from '../units/angle'
 import { hoofPastern, type HoofPastern } from '../foot/balance/hoof-pastern'
 import type { Foot } from '../foot/measurements'
@@ -28,8 +28,10 @@ export interface SideView {
   coronetBack: Vec
   /** The hairline from front to back. */
   coronet: readonly Vec[]
-  /** Outline of the bulb from the hairline down to the ground behind the buttress. */
+  /** Outline of the bulb from the hairline round to the buttress, where it meets the ground as the heel stands. */
   bulb: readonly Vec[]
+  /** The limb above the hairline as it usually is against the hoof, for its look only; closed. */
+  limb: readonly Vec[]
   /** Front of the pastern from the hairline up: measured, or carried on in the line of the wall. */
   pastern: readonly [Vec, Vec]
   pasternKnown: boolean
@@ -60,13 +62,15 @@ export function sideView(foot: SideFigures): SideView {
   const long = foot.dorsalLength * 1.15
   const pasternTop: Vec = [coronetFront[0] - long * run(angle), coronetFront[1] + long * rise(angle)]
   const axis = hoofPastern(foot)
+  const coronet = hairline(coronetFront, coronetBack)
   return {
     toe,
     heel: [0, 0],
     coronetFront,
     coronetBack,
-    coronet: hairline(coronetFront, coronetBack),
-    bulb: bulb(coronetBack, foot.bulbLine),
+    coronet,
+    bulb: bulb(coronetBack, foot),
+    limb: [...limb(coronetFront, coronetBack, pasternTop, angle), ...[...coronet].reverse()],
     pastern: [coronetFront, pasternTop],
     pasternKnown: foot.pasternAngle !== undefined,
     ...(axis && { axis }),
@@ -76,22 +80,49 @@ export function sideView(foot: SideFigures): SideView {
   }
 }
 
-/** The hairline bows up a little in front and falls to the heel. */
+/** How much the hairline bows up between toe and heel, as a share of its length. */
+const BOW = 0.035
+
+/** The hairline falls from the front to the heel in one line, a little bowed. */
 function hairline(front: Vec, back: Vec): Vec[] {
-  const drop = front[1] - back[1]
-  const across = front[0] - back[0]
+  const bow = (front[0] - back[0]) * BOW
+  const [a, b] = [mix(front, back, 1 / 3), mix(front, back, 2 / 3)]
+  return drawn(front, [a[0], a[1] + bow], [b[0], b[1] + bow], back)
+}
+
+/** From the hairline at the back round the bulb, above the ground, to the buttress: there as steep as the heel stands. */
+function bulb(back: Vec, { bulbLine, heelAngle, heelHeight }: SideFigures): Vec[] {
+  const behind = Math.min(-bulbLine, back[0] - 2)
+  const up = heelHeight * 0.45
   return drawn(
-    front,
-    [front[0] - across * 0.35, front[1] - drop * 0.12],
-    [back[0] + across * 0.3, back[1] + drop * 0.18],
     back,
+    [behind - heelHeight * 0.12, heelHeight * 0.66],
+    [-up * cotangent(heelAngle), up],
+    [0, 0],
   )
 }
 
-/** From the hairline at the back round the bulb to the buttress. */
-function bulb(back: Vec, bulbLine: number): Vec[] {
-  const behind = Math.min(-bulbLine, back[0] - 2)
-  return drawn(back, [behind - 3, back[1] * 0.75], [behind - 1, back[1] * 0.2], [0, 0])
+/** How thick the pastern is against the hairline, and how deep it is hollow behind: as it usually looks. */
+const PASTERN_THICK = 0.54
+const HOLLOW = 0.14
+
+/** From the hairline in front up the pastern, over the fetlock's front and down its hollow back to the bulbs; open. */
+function limb(front: Vec, back: Vec, top: Vec, angle: number): Vec[] {
+  const long = distance(front, top)
+  const thick = distance(front, back) * PASTERN_THICK
+  const upward: Vec = [-run(angle), rise(angle)]
+  const backward: Vec = [-rise(angle), -run(angle)]
+  const at = (from: Vec, up: number, behind: number) => along(along(from, upward, up), backward, behind)
+  const topBack = at(top, -long * 0.06, thick * 1.12)
+  return [
+    ...drawn(front, mix(front, top, 1 / 3), mix(front, top, 2 / 3), top),
+    ...drawn(
+      topBack,
+      at(topBack, -long * 0.38, -thick * HOLLOW * 1.6),
+      at(back, long * 0.34, -thick * HOLLOW),
+      back,
+    ),
+  ]
 }
 
 function boneOf(foot: SideFigures): Pick<SideView, 'bone'> {

@@ -33,13 +33,7 @@ const sole = (): Drawing['shapes'] => {
 }
 
 const side = (): Drawing['shapes'] => {
-  const { toe, coronetFront, coronet, bulb, pastern, coronetBack } = MODEL_SIDE
-  const limb: Vec[] = [
-    pastern[0],
-    pastern[1],
-    [pastern[1][0] - 52, pastern[1][1] - 8],
-    [coronetBack[0] + 8, coronetBack[1] + 12],
-  ]
+  const { toe, coronetFront, coronet, bulb, limb } = MODEL_SIDE
   return [
     { kind: 'ground', path: 'M-48 0H150' },
     { kind: 'soft', path: svgPath(limb, UPRIGHT, true) },

@@ -172,7 +172,7 @@ export class SideDrawing {
   protected readonly extent = computed(() => {
     const views = [this.view(), this.before()].filter((view) => view !== undefined)
     const before = this.before()
-    const xs = views.flatMap((v) => [v.toe[0], v.pastern[1][0], v.coronetBack[0], v.bulbX, v.plumbX ?? 0])
+    const xs = views.flatMap((v) => [v.toe[0], v.bulbX, v.plumbX ?? 0, ...v.limb.map(([x]) => x)])
     if (before) xs.push(before.toe[0] + this.beforeShift())
     const ys = views.map((v) => v.pastern[1][1])
     return { left: Math.min(...xs) - 22, right: Math.max(...xs) + 16, top: -Math.max(...ys) - 8 }
@@ -197,15 +197,10 @@ export class SideDrawing {
   )
 
   private draw(view: SideView) {
-    const [low, top] = view.pastern
-    const thick = view.coronetFront[0] - view.coronetBack[0]
-    // The pastern as broad as it usually is against the hoof: for its look only.
-    const behind: Vec = [low[0] - thick * 0.72, low[1] - (low[1] - view.coronetBack[1]) * 0.75]
-    const topBehind: Vec = [top[0] - thick * 0.62, top[1] - thick * 0.1]
     return {
       hoof: `${path([view.toe, view.coronetFront, ...view.coronet, ...view.bulb])}Z`,
       coronet: path(view.coronet),
-      limb: `${path([low, top, topBehind, behind])}Z`,
+      limb: `${path(view.limb)}Z`,
       pasternLine: path(view.pastern),
       wallLine: path([view.toe, view.coronetFront]),
       bone: view.bone && path(view.bone),

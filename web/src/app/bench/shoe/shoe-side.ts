@@ -30,6 +30,9 @@ const path = (points: readonly Vec[], closed = true): string =>
   points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') +
   (closed ? 'Z' : '')
 
+/** Of the limb so much is seen above the hairline, mm. */
+const LIMB_SHOWN = 42
+
 /** The shoe from its side under the foot: thickness, wedge, rocker, clips, studs, and where the nails come out. */
 @Component({
   selector: 'cr-shoe-side',
@@ -41,6 +44,7 @@ const path = (points: readonly Vec[], closed = true): string =>
     <svg #svg [attr.viewBox]="box().text" role="group" [attr.aria-label]="label()">
       <path class="ground" [attr.d]="'M' + box().left + ' 0H' + (box().left + box().width)" />
       <g [attr.transform]="foot().at">
+        <path class="limb" [attr.d]="foot().limb" />
         <path class="hoof" [attr.d]="foot().hoof" />
         @for (nail of exits(); track nail.number) {
           <path class="way" [class.empty]="!nail.driven" [attr.d]="nail.way" />
@@ -84,6 +88,11 @@ const path = (points: readonly Vec[], closed = true): string =>
     .ground {
       stroke: var(--ink);
       stroke-width: 0.7;
+    }
+    .limb {
+      fill: color-mix(in srgb, var(--horn) 40%, var(--paper));
+      stroke: var(--horn-edge);
+      stroke-width: 0.5;
     }
     .hoof {
       fill: var(--horn);
@@ -149,8 +158,10 @@ export class ShoeSide {
     const buttressY = foot.widestFromToe - foot.length
     const hoof = [view.toe, view.coronetFront, ...view.coronet, ...view.bulb]
     const { height, tilt } = footSeat(cuts, nailing.padding)
+    const beside = (points: readonly Vec[]) => path(points.map(([x, z]): Vec => [x + buttressY, z]))
     return {
-      hoof: path(hoof.map(([x, z]): Vec => [x + buttressY, z])),
+      hoof: beside(hoof),
+      limb: beside(view.limb),
       at: `translate(0 ${(-height).toFixed(2)}) rotate(${tilt.toFixed(2)} ${buttressY.toFixed(2)} 0)`,
     }
   })
@@ -206,14 +217,14 @@ export class ShoeSide {
     const ys = this.line().map(([y]) => y)
     const left = Math.min(...ys, landmarks.bulbY) - 14
     const right = Math.max(...ys) + 14
-    const high = foot.dorsalLength * Math.sin((foot.toeAngle * Math.PI) / 180) + cuts[0]!.form.thickness + 14
+    const coronet = foot.dorsalLength * Math.sin((foot.toeAngle * Math.PI) / 180)
+    const high = coronet + cuts[0]!.form.thickness + LIMB_SHOWN
     return { left, width: right - left, text: `${left} ${-high} ${right - left} ${high + 22}` }
   })
 
   protected readonly told = computed(() => {
     const { nailing } = this.plan()
-    if (this.shaping())
-      return 'The branch as it stands on the ground; what is beyond the hairline is left out.'
+    if (this.shaping()) return 'The branch as it stands on the ground; above the hairline for its look only.'
     if (!nailing.exits) return 'No nail is driven.'
     const { low, high } = nailing.exits
     const { length } = this.text
