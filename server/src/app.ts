@@ -14,7 +14,7 @@ import { answerError, noRoute } from './http/errors'
 import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
 import { handler } from './http/route'
-import { open, signIn } from './http/sign-in'
+import { open, SESSION_ROUTES, signIn } from './http/sign-in'
 import { routes } from './routes'
 
 /** Requests are counted within this, ms. */
@@ -77,7 +77,7 @@ export function makeApp(
     next()
   })
   api.use(config.password === undefined ? open : signIn(config.password))
-  const description = describeRoutes(routes)
+  const description = describeRoutes([...SESSION_ROUTES, ...routes])
   api.get('/openapi.json', (_request, response) => void response.json(description))
   const readJson = express.json({ limit: '1mb' })
   for (const route of routes) {

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { readConfig } from './config'
+import request from 'supertest'
+import { makeBed } from './testing'
 import { describeRoutes } from './http/openapi'
 import { routes } from './routes'
 
@@ -51,6 +53,15 @@ describe('describeRoutes', () => {
   const described = describeRoutes(routes) as {
     paths: Record<string, Record<string, { summary: string; parameters: { name: string; in: string }[] }>>
   }
+
+  it('tells of the ways in, which are answered before all others', async () => {
+    const bed = makeBed()
+    const { body } = await request(bed.app).get('/api/openapi.json').expect(200)
+    const { paths } = body as typeof described
+    expect(Object.keys(paths['/api/session']!)).toEqual(['get', 'post'])
+    expect(paths['/api/plan']).toBeDefined()
+    bed.remove()
+  })
 
   it('has every route once, each with its place in the address', () => {
     const count = Object.values(described.paths).reduce(

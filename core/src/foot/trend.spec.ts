@@ -56,6 +56,8 @@ describe('trend', () => {
         ),
         (points) => {
           fc.pre(new Set(points.map(([n]) => n)).size > 2)
+          // Where all are equal the library divides nothing by nothing.
+          fc.pre(new Set(points.map(([, value]) => value)).size > 1)
           const line = trend(series(points))!
           const model = jstat.models.ols(
             points.map(([, value]) => value),

@@ -1,3 +1,4 @@
+import { ease } from '../geometry/ease'
 import { placeAt } from '../geometry/track'
 import { radians } from '../units/angle'
 import type { Foot } from './measurements'
@@ -53,6 +54,3 @@ function whereAlong(
     toHeel: Math.max(0, Math.min(1, (station - widest) / (end - widest))),
   }
 }
-
-/** 0 to 1 with level ends. */
-const ease = (u: number): number => u * u * (3 - 2 * u)

@@ -1,3 +1,4 @@
+import { ease } from '../geometry/ease'
 import { placeAt, trackLength } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Half } from '../terms/half'
@@ -65,12 +66,6 @@ export const roundBar = ({ section }: ShoeContext): string | undefined =>
 export function runOut(share: number, [from, to]: readonly [number, number], over = 0.15): number {
   const into = from <= 0 ? 1 : ease((share - from) / over)
   return Math.min(into, ease((to - share) / over))
-}
-
-/** 0 to 1 with level ends; 0 and 1 beyond them. */
-export function ease(u: number): number {
-  const v = Math.min(1, Math.max(0, u))
-  return v * v * (3 - 2 * v)
 }
 
 type Edge = 'outerGround' | 'innerGround' | 'outerFoot' | 'innerFoot'

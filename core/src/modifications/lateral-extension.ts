@@ -1,6 +1,7 @@
 import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
-import { bevelled, ease, stationAt } from './kit'
+import { ease } from '../geometry/ease'
+import { bevelled, stationAt } from './kit'
 import { fieldsOf, modificationOf } from './modification'
 
 const fields = fieldsOf([

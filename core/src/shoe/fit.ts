@@ -2,6 +2,7 @@ import { outOfRange } from '../notices/range'
 import type { Problem } from '../notices/problem'
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
+import { ease } from '../geometry/ease'
 import { trackLength } from '../geometry/track'
 import type { FitNumbers, ShoeInput } from '../records/shoe'
 import type { FitName } from '../terms/fits'
@@ -141,7 +142,4 @@ function evenGrowth(u: number): number {
 }
 
 /** 1 at the toe, 0 from two thirds of the way to the widest part on. */
-function fadeFromToe(u: number): number {
-  const v = Math.min(1, u / 0.66)
-  return 1 - v * v * (3 - 2 * v)
-}
+const fadeFromToe = (u: number): number => 1 - ease(u / 0.66)

@@ -1,8 +1,8 @@
 import * as z from 'zod'
-import type { Route } from './route'
+import type { DescribedRoute } from './route'
 
 /** Describes every route as OpenAPI 3.1, from the same schemas that guard them. */
-export function describeRoutes(routes: readonly Route[]): object {
+export function describeRoutes(routes: readonly DescribedRoute[]): object {
   const paths: Record<string, Record<string, object>> = {}
   for (const route of routes) {
     const path = `/api${route.path.replace(/:(\w+)/g, '{$1}')}`

@@ -2,14 +2,16 @@ import type { Request, RequestHandler, Response } from 'express'
 import type * as z from 'zod'
 import { checkStillThere } from '../database/faults'
 import type { Practice } from '../database/practice'
-import { Busy } from './door'
+import { Busy, read } from './door'
 
 /** What a route has at hand. */
-export interface RouteContext {
+export interface RouteContext<Body = unknown> {
   practice: Practice
   dataFolder: string
   request: Request
   response: Response
+  /** What was sent, through the route's schema: the door has read it. Nothing where the route takes none, or streams. */
+  body: Body
 }
 
 /** One route: its address, what it takes and answers for the description, and what it does. */
@@ -31,6 +33,14 @@ export interface Route {
   run: (context: RouteContext) => unknown
 }
 
+/** What is told of a route to who would call it. */
+export type DescribedRoute = Omit<Route, 'run'>
+
+/** A route that takes a body: its work is told it as the schema reads it. */
+export const withBody = <S extends z.ZodType>(
+  route: Omit<Route, 'body' | 'run'> & { body: S; run: (context: RouteContext<z.output<S>>) => unknown },
+): Route => route as unknown as Route
+
 /** What one long change says while others have to wait for it. */
 const underWay = new WeakMap<Practice, string>()
 
@@ -51,7 +61,7 @@ export async function alone<T>(practice: Practice, what: string, work: () => Pro
   }
 }
 
-/** Wraps a route's work for Express: waits for it and sends what it returns as JSON. */
+/** Wraps a route's work for Express: reads what was sent, waits for the work and sends what it returns as JSON. */
 export const handler =
   (route: Route, practice: Practice, dataFolder: string): RequestHandler =>
   async (request, response) => {
@@ -61,6 +71,7 @@ export const handler =
       if (waitFor !== undefined) throw new Busy(`${waitFor}: try again when it is done`)
       checkStillThere(practice.db)
     }
-    const answer = await route.run({ practice, dataFolder, request, response })
+    const body = route.body && !route.streams ? read(route.body, request.body) : undefined
+    const answer = await route.run({ practice, dataFolder, request, response, body })
     if (answer !== undefined) response.json(answer)
   }

@@ -4,6 +4,7 @@ import express from 'express'
 import * as z from 'zod'
 import type { Refusal } from '@crescent/core'
 import { read } from './door'
+import type { DescribedRoute } from './route'
 
 const COOKIE = 'crescent'
 /** How long somebody stays signed in, ms of a clock that only runs on. */
@@ -66,6 +67,23 @@ export function signIn(password: string): RequestHandler {
   })
   return router
 }
+
+/** The ways in, as the description tells of them; they are answered before all other routes. */
+export const SESSION_ROUTES = [
+  {
+    method: 'get',
+    path: '/session',
+    summary: 'Whether a password is needed here, and whether who asks is signed in',
+  },
+  {
+    method: 'post',
+    path: '/session',
+    summary: 'Sign in: the answer sets the session cookie. Only where a password is needed',
+    body: signInSchema,
+    answers: { 401: 'Not the password of this practice', 429: 'Too many wrong ones: wait' },
+  },
+  { method: 'post', path: '/session/end', summary: 'Sign out. Only where a password is needed' },
+] as const satisfies readonly DescribedRoute[]
 
 /** Where no password is set everybody on this machine is in. */
 export const open: RequestHandler = (request, response, next) => {

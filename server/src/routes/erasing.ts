@@ -2,8 +2,8 @@ import * as z from 'zod'
 import type { Erasure } from '@crescent/core'
 import { erase, whatGoes, type ErasedKind } from '../database/erase'
 import { Conflict } from '../database/record-table'
-import { NotFound, read } from '../http/door'
-import { alone, type Route, type RouteContext } from '../http/route'
+import { NotFound } from '../http/door'
+import { alone, withBody, type Route, type RouteContext } from '../http/route'
 
 const eraseSchema = z.object({ version: z.number().int().min(1) }).strict()
 
@@ -25,14 +25,14 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
       return goes
     },
   },
-  {
+  withBody({
     method: 'post',
     path: `/${kind}s/:id/erase`,
     summary: `Erase this ${kind} for good, out of the file too; older backups still hold it`,
     body: eraseSchema,
     answers: { 404: `No such ${kind}`, 409: 'Changed since it was read' },
     run: async (context): Promise<Erasure> => {
-      const { version } = read(eraseSchema, context.request.body)
+      const { version } = context.body
       const record = stored(context, kind)
       if (!record) throw new NotFound(kind)
       if (record.version !== version) throw new Conflict(record)
@@ -43,5 +43,5 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
       if (left !== undefined) context.request.log.error(left, 'what was erased is not written over yet')
       return { ...goes!, traces: left !== undefined }
     },
-  },
+  }),
 ])

@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { joinHorses, joinOwners } from '../database/joining'
-import { NotFound, read, Refused } from '../http/door'
-import type { Route } from '../http/route'
+import { NotFound, Refused } from '../http/door'
+import { withBody, type Route } from '../http/route'
 
 const joinSchema = z.object({ other: z.uuid() }).strict()
 
@@ -11,18 +11,19 @@ export const joiningRoutes: Route[] = (
     ['horses', 'horse', joinHorses],
     ['owners', 'owner', joinOwners],
   ] as const
-).map(([path, what, join]) => ({
-  method: 'post' as const,
-  path: `/${path}/:id/join`,
-  summary: `Take another record of the same ${what} into this one, with its whole history`,
-  body: joinSchema,
-  answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
-  run: ({ practice, request }) => {
-    const id = request.params['id'] as string
-    const { other } = read(joinSchema, request.body)
-    if (id === other) throw new Refused('A record cannot be joined with itself')
-    const kept = join(practice, id, other)
-    if (!kept) throw new NotFound(what)
-    return kept
-  },
-}))
+).map(([path, what, join]) =>
+  withBody({
+    method: 'post',
+    path: `/${path}/:id/join`,
+    summary: `Take another record of the same ${what} into this one, with its whole history`,
+    body: joinSchema,
+    answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
+    run: ({ practice, request, body: { other } }) => {
+      const id = request.params['id'] as string
+      if (id === other) throw new Refused('A record cannot be joined with itself')
+      const kept = join(practice, id, other)
+      if (!kept) throw new NotFound(what)
+      return kept
+    },
+  }),
+)

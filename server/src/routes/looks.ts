@@ -2,8 +2,7 @@ import * as z from 'zod'
 import { advise, gatesOf, closedGates, readFoot, type Advice, type Gate } from '@crescent/core'
 import { footSchema, lookSchema, sideSchema } from '@crescent/core/records/index'
 import { CHECKS } from '../database/checks'
-import { read } from '../http/door'
-import type { Route } from '../http/route'
+import { withBody, type Route } from '../http/route'
 import { recordRoutes } from './records'
 
 const adviceRequest = z
@@ -26,15 +25,14 @@ interface AdviceAnswer {
 /** What was looked at, and what can be concluded from it. */
 export const lookRoutes: Route[] = [
   ...recordRoutes('looks', 'look', lookSchema, (practice) => practice.looks, CHECKS.look),
-  {
+  withBody({
     method: 'post',
     path: '/advice',
     summary: 'Advice for one foot from what was looked at, and the findings that call for the vet',
     body: adviceRequest,
     reads: true,
     answers: { 400: 'What does not fit, by path' },
-    run: ({ request }): AdviceAnswer => {
-      const { look, side, cycleWeeks, weeksSince, foot } = read(adviceRequest, request.body)
+    run: ({ body: { look, side, cycleWeeks, weeksSince, foot } }): AdviceAnswer => {
       const measured = foot && readFoot(foot)
       return {
         advice: advise({
@@ -48,5 +46,5 @@ export const lookRoutes: Route[] = [
         closed: closedGates(look),
       }
     },
-  },
+  }),
 ]

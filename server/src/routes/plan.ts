@@ -1,24 +1,20 @@
 import * as z from 'zod'
 import { planShoe } from '@crescent/core'
 import { footSchema, shoeSchema, workshopSchema } from '@crescent/core/records/index'
-import { read } from '../http/door'
-import type { Route } from '../http/route'
+import { withBody, type Route } from '../http/route'
 
 const planRequest = z
   .object({ foot: footSchema, shoe: shoeSchema, workshop: workshopSchema.default({}) })
   .strict()
 
 export const planRoutes: Route[] = [
-  {
+  withBody({
     method: 'post',
     path: '/plan',
     summary: 'From a foot and a shoe to outlines, iron, nails and cautions',
     body: planRequest,
     reads: true,
     answers: { 400: 'Every figure that is missing or not possible, by path' },
-    run: ({ request }) => {
-      const { foot, shoe, workshop } = read(planRequest, request.body)
-      return planShoe(foot, shoe, workshop)
-    },
-  },
+    run: ({ body: { foot, shoe, workshop } }) => planShoe(foot, shoe, workshop),
+  }),
 ]

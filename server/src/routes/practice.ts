@@ -3,8 +3,8 @@ import { beginSchema } from '@crescent/core/records/index'
 import type { PracticeFacts } from '@crescent/core'
 import { setAside, swapAside, whatLiesAside } from '../database/aside'
 import type { Practice } from '../database/practice'
-import { read, Refused } from '../http/door'
-import type { Route } from '../http/route'
+import { Refused } from '../http/door'
+import { withBody, type Route } from '../http/route'
 
 const isEmpty = (practice: Practice): boolean => practice.horses.list('1 LIMIT 1').length === 0
 
@@ -21,14 +21,13 @@ export const practiceRoutes: Route[] = [
     summary: 'The practice that is open, and what lies aside',
     run: ({ practice, dataFolder }) => factsOf(practice, dataFolder),
   },
-  {
+  withBody({
     method: 'post',
     path: '/practice',
     summary: 'Begin a practice of one’s own; the demo is set aside',
     body: beginSchema,
     answers: { 409: 'There is one already' },
-    run: ({ practice, dataFolder, request }) => {
-      const { name, usual, horse } = read(beginSchema, request.body)
+    run: ({ practice, dataFolder, body: { name, usual, horse } }) => {
       const { demo, aside } = factsOf(practice, dataFolder)
       if (aside === 'own') throw new Refused('Your own practice lies aside already: go back to it')
       if (demo) setAside(practice, dataFolder)
@@ -40,7 +39,7 @@ export const practiceRoutes: Route[] = [
         return { ...factsOf(practice, dataFolder), horseId: horseId ?? null }
       })()
     },
-  },
+  }),
   {
     method: 'post',
     path: '/practice/swap',

@@ -2,8 +2,8 @@ import { ProblemError, type Problem } from '@crescent/core'
 import type * as z from 'zod'
 import type { Practice } from '../database/practice'
 import type { Stored } from '../database/record-table'
-import { BadRequest, NotFound, read } from '../http/door'
-import type { Route } from '../http/route'
+import { BadRequest, NotFound } from '../http/door'
+import { withBody, type Route } from '../http/route'
 
 /** @throws ProblemError where there are any */
 export function refuse(problems: readonly Problem[]): void {
@@ -30,7 +30,7 @@ export function recordRoutes<T extends Stored>(
         return record
       },
     },
-    {
+    withBody({
       method: 'put',
       path: `/${path}/:id`,
       summary: `Store a ${what}: version 0 makes a new one, otherwise the version that was read`,
@@ -39,15 +39,14 @@ export function recordRoutes<T extends Stored>(
         400: 'What does not fit, by path',
         409: 'Changed elsewhere since it was read; `current` is what is stored',
       },
-      run: ({ practice, request }) => {
-        const record = read(schema, request.body)
+      run: ({ practice, request, body: record }) => {
         if (record.id !== request.params['id']) {
           throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
         }
         refuse(check(record))
         return practice.db.transaction(() => access(practice).put(record)).immediate()
       },
-    },
+    }),
   ]
 }
 

@@ -2,8 +2,8 @@ import type { VisitPage } from '@crescent/core'
 import { footRecordSchema, shoeingSchema, visitSchema } from '@crescent/core/records/index'
 import { CHECKS } from '../database/checks'
 import { saveShoeing } from '../database/shoeing'
-import { BadRequest, NotFound, read } from '../http/door'
-import type { Route } from '../http/route'
+import { BadRequest, NotFound } from '../http/door'
+import { withBody, type Route } from '../http/route'
 import { recordRoutes } from './records'
 
 export const visitRoutes: Route[] = [
@@ -33,7 +33,7 @@ export const visitRoutes: Route[] = [
       }
     },
   },
-  {
+  withBody({
     method: 'put',
     path: '/visits/:id/feet/:side',
     summary: 'Store a foot as measured together with the pattern made for it: both or neither',
@@ -42,8 +42,7 @@ export const visitRoutes: Route[] = [
       400: 'What does not fit, by path',
       409: 'Changed elsewhere since it was read; `current` holds what is stored of `pattern` and `record`',
     },
-    run: ({ practice, request }) => {
-      const sent = read(shoeingSchema, request.body)
+    run: ({ practice, request, body: sent }) => {
       const { id, side } = request.params
       const strays = [
         { path: 'record.visitId', is: sent.record.visitId, wanted: id },
@@ -57,7 +56,7 @@ export const visitRoutes: Route[] = [
         )
       return practice.db.transaction(() => saveShoeing(practice, sent)).immediate()
     },
-  },
+  }),
   ...recordRoutes(
     'foot-records',
     'foot record',

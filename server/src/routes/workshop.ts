@@ -1,7 +1,6 @@
 import { workshopRecordSchema } from '@crescent/core/records/index'
 import { CHECKS } from '../database/checks'
-import { read } from '../http/door'
-import type { Route } from '../http/route'
+import { withBody, type Route } from '../http/route'
 import { refuse } from './records'
 
 export const workshopRoutes: Route[] = [
@@ -11,17 +10,16 @@ export const workshopRoutes: Route[] = [
     summary: "The workshop's own figures",
     run: ({ practice }) => practice.workshop.current(),
   },
-  {
+  withBody({
     method: 'put',
     path: '/workshop',
     summary: "Store the workshop's own figures",
     body: workshopRecordSchema,
     answers: { 400: 'Figures that no workshop has', 409: 'Changed elsewhere since it was read' },
-    run: ({ practice, request }) => {
-      const record = read(workshopRecordSchema, request.body)
+    run: ({ practice, body: record }) => {
       refuse(CHECKS.workshop(record))
       const id = practice.workshop.current().id
       return practice.db.transaction(() => practice.workshop.put({ ...record, id })).immediate()
     },
-  },
+  }),
 ]
