@@ -71,7 +71,7 @@ export interface EraseDialogData {
         >
         <mat-form-field>
           <mat-label>Type “{{ data.name }}” to go on</mat-label>
-          <input matInput name="typed" autocomplete="off" [(ngModel)]="typed" />
+          <input matInput name="typed" autocomplete="off" cdkFocusInitial [(ngModel)]="typed" />
         </mat-form-field>
       }
       @if (failure()) {
@@ -83,7 +83,7 @@ export interface EraseDialogData {
       @if (traces()) {
         <button mat-flat-button [mat-dialog-close]="true">Close</button>
       } @else {
-        <button mat-button mat-dialog-close cdkFocusInitial>Keep it</button>
+        <button mat-button mat-dialog-close>Keep it</button>
         <button mat-flat-button [disabled]="!goes() || !same() || sending()" (click)="erase()">Erase</button>
       }
     </mat-dialog-actions>
