@@ -12,12 +12,16 @@ const PHONE = { width: 390, height: 844 }
 const server = await TestServer.start()
 const browser = await chromium.launch(CHROMIUM)
 
+/** Only these, where any are named: npm run screenshots -- shoe-side. */
+const wanted = process.argv.slice(2)
+
 async function shoot(
   name: string,
   viewport: { width: number; height: number },
   colorScheme: 'light' | 'dark',
   prepare: (page: Page) => Promise<void>,
 ): Promise<void> {
+  if (wanted.length > 0 && !wanted.includes(name)) return
   const context = await browser.newContext({ viewport, colorScheme, reducedMotion: 'reduce' })
   const page = await context.newPage()
   await page.goto(`${server.url}/round`)

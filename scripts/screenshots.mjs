@@ -1,7 +1,7 @@
-// npm run screenshots: takes the pictures of docs/screenshots anew from the demo practice.
+// npm run screenshots [-- NAMES]: takes the pictures of docs/screenshots anew from the demo practice, or some of them.
 import { ensureBuilt, ensureChromium, ensurePackages, must, npm } from './lib.mjs'
 
 ensurePackages()
 ensureChromium()
 ensureBuilt()
-must(npm, ['run', '--silent', 'screenshots', '-w', 'e2e'])
+must(npm, ['run', '--silent', 'screenshots', '-w', 'e2e', '--', ...process.argv.slice(2)])
