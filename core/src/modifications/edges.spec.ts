@@ -179,3 +179,17 @@ describe('hard-facing and studs', () => {
     expect(problemsOf([{ kind: 'studs', diameter: 17 }])[0]!.path).toContain('diameter')
   })
 })
+
+describe('a bevel that meets a crease', () => {
+  const creased = { kind: 'crease', style: 'full', mouth: 3, fromRim: 4, depth: 5 }
+  const at = (up: number) =>
+    made([creased, { kind: 'perimeter-bevel', up }]).cuts.find(
+      ({ place }) => Math.abs(place.share - 0.4) < 0.02,
+    )!
+
+  it('ends at it while it is shallower: a groove is not rasped away by a millimetre', () => {
+    const shallow = at(1).form
+    expect(shallow.crease).toBeDefined()
+    expect(shallow.outerGround[0]).toBeLessThanOrEqual(4 - 3 / 2 + 1e-9)
+  })
+})

@@ -100,14 +100,14 @@ export const bevelled = (form: SectionForm, edge: Edge, across: number, up: numb
   return besideCrease({ ...form, [edge]: made }, edge)
 }
 
-/** A bevel of the ground edge ends at a crease, or takes it away where it reaches beyond its middle. */
+/** A bevel of the ground edge ends at a crease; only one that reaches beyond its middle and is as deep takes it away. */
 function besideCrease(form: SectionForm, edge: Edge): SectionForm {
   const { crease } = form
   if (edge !== 'outerGround' || !crease) return form
   const [across, up] = form.outerGround
   const near = crease.from - crease.width / 2
   if (across <= near) return form
-  if (across < crease.from) return { ...form, outerGround: [near, up] }
+  if (across < crease.from || up < crease.depth) return { ...form, outerGround: [near, up] }
   const { crease: _gone, ...rest } = form
   return rest
 }
