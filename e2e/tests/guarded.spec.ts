@@ -1,5 +1,8 @@
-import { readFileSync } from 'node:fs'
+import { randomUUID } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
 import { connect } from 'node:net'
+import { join } from 'node:path'
+import Database from 'better-sqlite3'
 import { expect, expectAccessible, test } from '../support/fixtures'
 import { TestServer } from '../support/server'
 
@@ -124,5 +127,66 @@ test('what never ends is broken off after Ctrl-C, visibly, and the end is clean'
   expect(await server.kill('SIGINT')).toBe(0)
   expect(performance.now() - begun).toBeGreaterThan(9_000)
   await gone
+  await server.stop()
+})
+
+/** Stores a horse with a note of its own. */
+async function addHorse({ url }: TestServer, name: string, notes: string): Promise<string> {
+  const id = randomUUID()
+  const { status } = await fetch(`${url}/api/horses/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ id, version: 0, name, notes }),
+  })
+  expect(status).toBe(200)
+  return id
+}
+
+test('a download that nobody reads on is broken off after Ctrl-C, so that it is seen not to be whole', async () => {
+  test.slow()
+  const server = await TestServer.start('empty')
+  // More than lies in the buffers between the two.
+  for (let i = 0; i < 1_500; i++) await addHorse(server, `Horse ${i}`, 'oats '.repeat(3_900))
+  const reader = connect(server.port, '127.0.0.1')
+  let text = ''
+  reader.on('data', (piece) => (text += piece.toString()))
+  const gone = new Promise((done) => reader.once('close', done))
+  reader.write(`GET /api/library HTTP/1.1\r\nhost: 127.0.0.1:${server.port}\r\n\r\n`)
+  reader.pause()
+  await new Promise((done) => setTimeout(done, 500))
+  const begun = performance.now()
+  expect(await server.kill('SIGINT')).toBe(0)
+  expect(performance.now() - begun).toBeGreaterThan(9_000)
+  reader.resume()
+  await gone
+  expect(text).toContain('HTTP/1.1 200')
+  // A whole answer in pieces ends with an empty one.
+  expect(text.endsWith('0\r\n\r\n')).toBe(false)
+  await server.stop()
+})
+
+test('what was erased and could not be written over is written over at the next start', async () => {
+  test.slow()
+  const server = await TestServer.start('empty')
+  const id = await addHorse(server, 'Ash', 'quillwort '.repeat(900))
+  const file = join(server.dataFolder, 'crescent.sqlite')
+  const inFile = () =>
+    [file, `${file}-wal`].some((one) => existsSync(one) && readFileSync(one).includes('quillwort'))
+  const db = new Database(file, { readonly: true })
+  const reading = db.prepare('SELECT name FROM horses').iterate()
+  reading.next()
+  const erased = await fetch(`${server.url}/api/horses/${id}/erase`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ version: 1 }),
+  })
+  expect(await erased.json()).toMatchObject({ horses: ['Ash'], traces: true })
+  // Killed before anything else could be done about it.
+  await server.kill()
+  expect(inFile()).toBe(true)
+  reading.return!()
+  db.close()
+  await server.run()
+  await expect.poll(inFile).toBe(false)
   await server.stop()
 })
