@@ -56,7 +56,7 @@ export default tseslint.config(
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: forbid([
-      ['@crescent/core/*', 'zod'],
+      ['@crescent/core/*', '!@crescent/core/text', 'zod'],
       'screens use the front door of core; schemas stay at the server',
     ]),
   },

@@ -22,6 +22,7 @@ export const HOUSE = [
       'views',
       'look',
       'advice',
+      'text',
       'index',
     ],
     /** For tests only: may look at everything, and nothing that ships looks at it. */

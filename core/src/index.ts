@@ -1,9 +1,4 @@
-export * from './units/length'
-export * from './units/angle'
-export * from './units/weight'
-export * from './units/figure'
-export * from './notices/problem'
-export { describeProblem } from './notices/range'
+export * from './text'
 export type { Vec } from './geometry/vector'
 export type { Caution, Severity } from './notices/caution'
 export {
@@ -14,6 +9,8 @@ export {
   type KnownFigures,
 } from './foot/figures'
 export { readFoot, type Foot } from './foot/measurements'
+export { heldWithin, type Handle } from './foot/handle'
+export { asTaken, footHandles } from './foot/foot-handles'
 export type { Landmarks } from './foot/landmarks'
 export { footOutline, type FootOutline } from './foot/outline'
 export { widestPart, type WidestPart, type WidestWay } from './foot/widest-part'
@@ -55,8 +52,15 @@ export { closedGates, gatesOf, type Gate } from './look/gates'
 export { advise, adviceTitle } from './advice/advise'
 export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { clashOf, modification, MODIFICATIONS } from './modifications/index'
+export {
+  offersBeside,
+  withModification,
+  withoutModification,
+  withValue,
+  type ModificationList,
+} from './modifications/list'
 export { MODIFICATION_GROUPS, type ModificationGroup } from './modifications/modification'
-export { nailHandles, shoeHandles, withFigure, type ShoeHandle } from './plan/handles'
+export { nailHandles, shoeHandles, withFigure } from './plan/handles'
 export type {
   CourseStep,
   Guide,
@@ -105,15 +109,7 @@ export {
   type Workshop,
 } from './workshop/workshop'
 export { planShoe, type Plan, type PlannedModification } from './plan/plan'
-export type {
-  Animal,
-  BreakoverSchool,
-  FootInput,
-  HeelMeasure,
-  KeepClear,
-  Side,
-  TipSource,
-} from './records/foot'
+export type { Animal, BreakoverSchool, FootInput, HeelMeasure, KeepClear, TipSource } from './records/foot'
 export type {
   Acknowledgement,
   AdviceChoice,
@@ -131,7 +127,6 @@ export type {
   CloseCheck,
   CloseList,
   FootRecord,
-  FootWork,
   Horse,
   Owner,
   Pattern,
@@ -139,13 +134,10 @@ export type {
   VisitFeet,
   WorkshopRecord,
 } from './records/practice'
-export { SIDES } from './terms/sides'
-export { DAY_RANGE } from './terms/days'
 export { WAYS_BACK, type WayBack } from './terms/ways-back'
 export {
   currentPatterns,
   workOf,
-  workWords,
   type HorsePage,
   type HorseSummary,
   type Refusal,
@@ -156,13 +148,13 @@ export {
 } from './records/answers'
 export { snapshotOf } from './plan/snapshot'
 export type { Snapshot } from './records/snapshot'
-export { writeTold, type Quantity, type Told } from './notices/told'
 export { RULES_ADD } from './iron/iron'
 export type { Beginning, Erasure, Losses, PracticeFacts, UsualShoe } from './records/practice-facts'
 export { designName, modificationWords } from './plan/design-name'
 export { refit } from './plan/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'
 export { changeClauses } from './advice/change-words'
+export { accepted, type Accepted } from './advice/accepted'
 export { contradictions, type Contradiction } from './advice/contradictions'
 export { piecesOf, WORDS, wordNamed, type Piece, type Word } from './terms/words'
 export type { Half } from './terms/half'

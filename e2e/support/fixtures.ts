@@ -42,6 +42,8 @@ export async function openBench(page: Page, horse: string, step = 'Map'): Promis
   await expect(page).toHaveURL(/\/bench\/[0-9a-f-]+\/LF$/)
   await expect(page.getByRole('radiogroup', { name: 'Foot' })).toBeVisible()
   await page.getByRole('tab', { name: step }).click()
+  // A step is fetched when it is first opened.
+  await expect(page.getByText('Opening …')).toHaveCount(0)
 }
 
 /** The field of a figure. */

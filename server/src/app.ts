@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { constants } from 'node:zlib'
 import compression from 'compression'
+import packedStatic from 'express-static-gzip'
 import express, { type Express } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
@@ -93,16 +94,20 @@ export function makeApp(
   return app
 }
 
-/** Files with a hash in their name may be kept for ever; the page that names them must be asked for each time. */
+/** Files are sent as the build packed them. Those with a hash in their name may be kept for ever; the page that names them must be asked for each time. */
 function serveScreens(app: Express, folder: string): void {
   const page = join(folder, 'index.html')
   if (!existsSync(page)) return
   app.use(
-    express.static(folder, {
+    packedStatic(folder, {
       index: false,
-      setHeaders: (response, path) => {
-        const lasting = /-[A-Z0-9]{8}\.\w+$/.test(path)
-        response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
+      enableBrotli: true,
+      orderPreference: ['br'],
+      serveStatic: {
+        setHeaders: (response, path) => {
+          const lasting = /-[A-Z0-9]{8}\.\w+(\.br)?$/.test(path)
+          response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
+        },
       },
     }),
   )

@@ -3,54 +3,49 @@ import { resolveNails, withHole } from '../nails/nail-plan'
 import type { Plan } from './plan'
 import type { FitNumbers, ShoeInput } from '../records/shoe'
 import { distance, subtract, unit, type Vec } from '../geometry/vector'
-import type { FigureKind } from '../units/figure'
+import type { Handle } from '../foot/handle'
 import { cutAt } from '../modifications/build'
 import { FIT_FIGURES } from '../shoe/fit'
 import { modification } from '../modifications/index'
 import type { FigureField } from '../modifications/modification'
 import { BAR_RANGES } from '../shoe/section'
 
-/** A handle on a drawing of the shoe: the figure it stands for, where it is, and how the figure follows a pull. */
-export interface ShoeHandle {
-  /** `fit.spread`, `section.width`, `mod.wedge.rise`, `nails.lateral.2.fromToe`. */
-  path: string
-  label: string
-  kind: FigureKind
-  value: number
-  range: readonly [number, number]
-  /** On the sole: in the foot's frame. From the side: y of that frame and height above the ground. */
-  point: Vec
-  view: 'sole' | 'side'
-  /** Unit direction along which a pull changes the figure, and by how much for a millimetre. */
-  along: Vec
-  per: number
-}
-
 /** The handles of bar, fit and modifications. */
-export function shoeHandles(plan: Plan): ShoeHandle[] {
+export function shoeHandles(plan: Plan): Handle[] {
   return [...fitHandles(plan), ...modificationHandles(plan)]
 }
 
-function fitHandles({ fit, foot, outline, section }: Plan): ShoeHandle[] {
+function fitHandles({ fit, foot, outline, section }: Plan): Handle[] {
   const { outer, inner } = outline
   const end = outer.length - 1
   const heel = outer[end]!
   // A place on the inner rim of the outer branch, where no other handle stands.
   const quarter = inner[Math.round(inner.length * 0.2)]!
-  const places: Record<string, Pick<ShoeHandle, 'point' | 'along'>> = {
+  const places: Record<string, Pick<Handle, 'point' | 'along'>> = {
     spread: { point: outer[Math.round(outer.length * 0.93)]!, along: [-1, 0] },
     heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
   }
   const common = { kind: 'length', view: 'sole', per: 1 } as const
   return [
-    ...FIT_FIGURES.flatMap(({ key, label, range }): ShoeHandle[] => {
+    ...FIT_FIGURES.flatMap(({ key, label, range }): Handle[] => {
       const place = places[key]
       return place
-        ? [{ ...common, ...place, path: `fit.${key}`, label, value: fit[key], range: range(foot) }]
+        ? [
+            {
+              ...common,
+              ...place,
+              id: `fit.${key}`,
+              path: `fit.${key}`,
+              label,
+              value: fit[key],
+              range: range(foot),
+            },
+          ]
         : []
     }),
     {
       ...common,
+      id: 'section.width',
       path: 'section.width',
       label: 'Width of the bar',
       value: section.width,
@@ -65,14 +60,15 @@ function fitHandles({ fit, foot, outline, section }: Plan): ShoeHandle[] {
 const nearestOf = (line: readonly Vec[], point: Vec): Vec =>
   line.reduce((near, one) => (distance(one, point) < distance(near, point) ? one : near))
 
-const modificationHandles = (plan: Plan): ShoeHandle[] =>
+const modificationHandles = (plan: Plan): Handle[] =>
   plan.modifications.flatMap(({ kind, values, ranges, handles }) => {
     const known = modification(kind)!
-    return handles.map(({ field, point, along, per = 1, view }): ShoeHandle => {
+    return handles.map(({ field, point, along, per = 1, view }): Handle => {
       const { label, kind: figure } = known.fields.find(
         (one): one is FigureField => one.key === field && !one.options,
       )!
       return {
+        id: `mod.${kind}.${field}`,
         path: `mod.${kind}.${field}`,
         label: `${known.label}, ${label.toLowerCase()}`,
         kind: figure,
@@ -87,14 +83,15 @@ const modificationHandles = (plan: Plan): ShoeHandle[] =>
   })
 
 /** The handles of the holes: each is pulled along the crease, between its neighbours. */
-export function nailHandles({ nails, cuts }: Plan): ShoeHandle[] {
-  return nails.map(({ branch, number, fromToe, x, y }): ShoeHandle => {
+export function nailHandles({ nails, cuts }: Plan): Handle[] {
+  return nails.map(({ branch, number, fromToe, x, y }): Handle => {
     const beside = (other: number) => nails.find((nail) => nail.branch === branch && nail.number === other)
     const own = cuts.filter(({ place }) => place.branch === branch)
     const long = Math.max(...own.map(({ place }) => place.fromToe))
     const { tangent } = cutAt(cuts, branch, fromToe).place
     const [before, behind] = [beside(number - 1)?.fromToe, beside(number + 1)?.fromToe]
     return {
+      id: `nails.${branch}.${number}.fromToe`,
       path: `nails.${branch}.${number}.fromToe`,
       label: `Hole ${branch === 'lateral' ? 'outer' : 'inner'} ${number}, along the rim`,
       kind: 'length',

@@ -2,16 +2,8 @@ import type { UsualShoe } from './practice-facts'
 import type { Look } from './look'
 import type { Problem } from '../notices/problem'
 import { SIDES, type Side } from '../terms/sides'
-import type {
-  FootRecord,
-  FootWork,
-  Horse,
-  Owner,
-  Pattern,
-  Visit,
-  VisitFeet,
-  WorkshopRecord,
-} from './practice'
+import type { FootWork } from '../terms/work'
+import type { FootRecord, Horse, Owner, Pattern, Visit, VisitFeet, WorkshopRecord } from './practice'
 import type { Snapshot } from './snapshot'
 
 /** A horse as lists show it. */
@@ -85,9 +77,6 @@ export interface Refusal<T = unknown> {
   current?: T
 }
 
-/** What a foot got at a visit, in the order they are told. */
-const WORK_ORDER: readonly FootWork[] = ['shod', 'reset', 'bare']
-
 /** What was done to each foot at a visit: what was decided for it, else shod where a pattern was kept for it. */
 export function workOf(
   feet: VisitFeet,
@@ -101,13 +90,6 @@ export function workOf(
   }
   return done
 }
-
-/** The same in a few words: `LF RF shod, LH RH bare`. */
-export const workWords = (done: Partial<Record<Side, FootWork>>): string =>
-  WORK_ORDER.flatMap((work) => {
-    const sides = SIDES.filter((side) => done[side] === work)
-    return sides.length > 0 ? [`${sides.join(' ')} ${work}`] : []
-  }).join(', ')
 
 /**
  * What the horse wears: the newest pattern of each foot that is not archived, unless the foot was left bare at a visit

@@ -1,3 +1,4 @@
+import { FOOT_WORKS } from '../terms/work'
 import * as z from 'zod'
 import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
 import { animalSchema, breakoverSchoolSchema, footSchema, sideSchema } from './foot'
@@ -58,9 +59,6 @@ export const closeListSchema = z.partialRecord(
   sideSchema,
   z.object({ checked: z.array(z.enum(CLOSE_CHECKS)).default([]), note: textSchema.default('') }).strict(),
 )
-
-/** What is done to a foot at a visit: shod anew, the same shoe put back, or trimmed and left bare. */
-export const FOOT_WORKS = ['shod', 'reset', 'bare'] as const
 
 /** What was decided for each foot, and where work on it stopped half way: two nails in, on with another foot. */
 export const visitFeetSchema = z.partialRecord(
@@ -128,7 +126,6 @@ export type Owner = z.infer<typeof ownerSchema>
 export type Horse = z.infer<typeof horseSchema>
 export type CloseCheck = (typeof CLOSE_CHECKS)[number]
 export type CloseList = z.infer<typeof closeListSchema>
-export type FootWork = (typeof FOOT_WORKS)[number]
 export type VisitFeet = z.infer<typeof visitFeetSchema>
 export type Visit = z.infer<typeof visitSchema>
 export type FootRecord = z.infer<typeof footRecordSchema>

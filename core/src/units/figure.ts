@@ -1,5 +1,5 @@
 import { formatAngle } from './angle'
-import { formatLength, type LengthStyle } from './length'
+import { formatLength, lengthStep, type LengthStyle } from './length'
 
 /** What a number means: a length in mm, an angle in degrees, or a plain number. */
 export type FigureKind = 'length' | 'angle' | 'number'
@@ -12,4 +12,10 @@ export function formatFigure(value: number, kind: FigureKind, style: LengthStyle
   if (kind === 'length') return formatLength(value, style)
   if (kind === 'angle') return formatAngle(value)
   return String(Number(value.toFixed(2)))
+}
+
+/** By how much a key moves a figure: the finest that is read from a rule, half a degree, a twentieth. */
+export function figureStep(kind: FigureKind, style: LengthStyle = PLAIN): number {
+  if (kind === 'length') return lengthStep(style)
+  return kind === 'angle' ? 0.5 : 0.05
 }

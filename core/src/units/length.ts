@@ -139,9 +139,13 @@ function ask(shown: string, { bottom }: Term, meant: readonly string[]): ParsedL
   return { ok: false, message: `“${shown}”: ${why}${question}`, meant: texts }
 }
 
-/** Rounds millimetres to what the style can show: 1/16 or 1/32 in, or 0.5 mm. */
+/** The finest length that the style can show: 1/16 or 1/32 in, or 0.5 mm. In mm. */
+export const lengthStep = (style: LengthStyle): number =>
+  style.unit === 'mm' ? 0.5 : MM_PER_INCH / style.denominator
+
+/** Rounds millimetres to what the style can show. */
 export function roundLength(mm: number, style: LengthStyle): number {
-  const step = style.unit === 'mm' ? 0.5 : MM_PER_INCH / style.denominator
+  const step = lengthStep(style)
   return Math.round(mm / step) * step
 }
 

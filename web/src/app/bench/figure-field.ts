@@ -15,7 +15,7 @@ import { MatIcon } from '@angular/material/icon'
 import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
 import { Press } from '../common/press'
 import { FigureText } from '../drawing/figure-text'
-import { RulePicture } from './map/rule-picture'
+import { RulePicture } from './steps/map/rule-picture'
 import { Worded } from '../help/worded'
 
 let count = 0
@@ -310,15 +310,8 @@ export class FigureField {
     if (way === 0 || from === undefined) return
     event.preventDefault()
     this.typing.set(undefined)
-    this.ahead = from + way * this.step()
+    this.ahead = from + way * this.text.step(this.kind())
     this.figure.emit(this.ahead)
-  }
-
-  private step(): number {
-    if (this.kind() === 'angle') return 0.5
-    if (this.kind() === 'number') return 0.05
-    const style = this.text.style()
-    return style.unit === 'mm' ? 0.5 : 25.4 / style.denominator
   }
 
   private written(value: number | undefined): string {

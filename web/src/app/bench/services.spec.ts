@@ -9,14 +9,15 @@ import { footInput } from '../state/bench/draft'
 import { lookActions, lookFeature } from '../state/look/look.feature'
 import { settingsActions } from '../state/settings/settings.feature'
 import { FOOT, PAGE, pattern, planOf, STORE } from '../testing'
-import { ConflictDialog, type ConflictDialogData } from './conflict-dialog'
-import { FinishDialog, type FinishDialogData } from './finish-dialog'
-import { Keeping } from './keeping'
-import { GateDialog } from './look/gate-dialog'
-import { Looking } from './look/looking'
-import { Mapping } from './map/mapping'
-import { SaveDialog, type SaveDialogData } from './save-dialog'
-import { Shaping } from './shoe/shaping'
+import { ConflictDialog, type ConflictDialogData } from './keep/conflict-dialog'
+import { FinishDialog, type FinishDialogData } from './keep/finish-dialog'
+import { Desk } from './desk'
+import { Keeping } from './keep/keeping'
+import { GateDialog } from './steps/look/gate-dialog'
+import { Looking } from './steps/look/looking'
+import { Mapping } from './steps/map/mapping'
+import { SaveDialog, type SaveDialogData } from './keep/save-dialog'
+import { Shaping } from './steps/shoe/shaping'
 
 /** What was opened, and what it is answered with. */
 const opened: { dialog: unknown; data: unknown }[] = []
@@ -25,6 +26,9 @@ const snack = vi.fn()
 const store = () => TestBed.inject(Store)
 const state = () => store().selectSignal(benchFeature.selectBenchState)()
 const draft = () => store().selectSignal(benchFeature.selectDraft)()!
+/** Dialogs are fetched when they are wanted. */
+const shown = (dialog: unknown) => vi.waitFor(() => expect(opened.at(-1)?.dialog).toBe(dialog))
+const settled = () => new Promise((done) => setTimeout(done, 60))
 const last = <T>() => opened.at(-1)!.data as T
 
 const finding = (changes: Partial<Finding>): Finding => ({
@@ -58,7 +62,7 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [
       ...STORE,
-      ...[Keeping, Looking, Mapping, Shaping],
+      ...[Desk, Keeping, Looking, Mapping, Shaping],
       { provide: MatDialog, useValue: dialog },
       { provide: MatSnackBar, useValue: { open: snack } },
     ],
@@ -72,35 +76,40 @@ beforeEach(() => {
 describe('Keeping', () => {
   const keeping = () => TestBed.inject(Keeping)
 
-  it('asks under what name, tells the stops again, and saves the side that lies on the Bench', () => {
+  it('asks under what name, tells the stops again, and saves the side that lies on the Bench', async () => {
     answers.set(SaveDialog, { name: 'Mine', asNew: true })
     const plan = planOf({ wallThickness: 4 }, { fit: { toeSetBack: 12 } })
     keeping().save(plan)
-    expect(opened.at(-1)!.dialog).toBe(SaveDialog)
+    // A quick second tap, while the question is still coming.
+    keeping().save(plan)
+    await shown(SaveDialog)
     expect(last<SaveDialogData>()).toMatchObject({
       loaded: 'Road set',
       suggestedName: 'Supportive 3/4 x 5/16, 23 Nov 2026',
       stops: ['Nail would prick'],
     })
-    expect(state().saving).toBe(true)
+    await vi.waitFor(() => expect(state().saving).toBe(true))
     // While it is being saved it is not asked again.
     keeping().save(plan)
+    await settled()
     expect(opened).toHaveLength(1)
   })
 
-  it('lets nothing be saved or finished past what calls for the vet until it was read', () => {
+  it('lets nothing be saved or finished past what calls for the vet until it was read', async () => {
     look([finding({ kind: 'track', place: 'toe-sole', grade: 2 })])
     keeping().save(planOf())
+    await settled()
     expect(opened.map(({ dialog }) => dialog)).toEqual([GateDialog])
     keeping().finish()
+    await settled()
     expect(opened.map(({ dialog }) => dialog)).toEqual([GateDialog, GateDialog])
     answers.set(GateDialog, 'Spoke to the vet')
     keeping().save(planOf())
-    expect(opened.at(-1)!.dialog).toBe(SaveDialog)
+    await shown(SaveDialog)
     expect(store().selectSignal(lookFeature.selectLook)()!.acknowledged[0]!.words).toBe('Spoke to the vet')
   })
 
-  it('finishes with what is open, the feet that were shod, and the day of the next visit', () => {
+  it('finishes with what is open, the feet that were shod, and the day of the next visit', async () => {
     const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit' }
     const page = {
       ...PAGE,
@@ -109,7 +118,7 @@ describe('Keeping', () => {
     }
     store().dispatch(benchActions.opened({ page, kept: {} }))
     keeping().finish()
-    expect(opened.at(-1)!.dialog).toBe(FinishDialog)
+    await shown(FinishDialog)
     expect(last<FinishDialogData>()).toMatchObject({
       nailed: ['LF', 'LH'],
       work: 'LF shod, LH reset',
@@ -122,16 +131,16 @@ describe('Keeping', () => {
     })
   })
 
-  it('shows both where a foot was changed elsewhere, and takes the answer', () => {
+  it('shows both where a foot was changed elsewhere, and takes the answer', async () => {
     keeping()
     answers.set(ConflictDialog, 'theirs')
     const current = { ...PAGE.previous!.footRecords[0]!, foot: { ...FOOT, width: 131 }, version: 7 }
     const request = { side: 'LF' as const, name: 'X', asNew: false, newPatternId: 'p', newRecordId: 'r' }
     store().dispatch(benchActions.saveRefused({ conflict: { side: 'LF', record: current }, request }))
     TestBed.tick()
-    expect(opened.at(-1)!.dialog).toBe(ConflictDialog)
+    await shown(ConflictDialog)
     expect(last<ConflictDialogData>().mine.foot.width).toBe(FOOT.width)
-    expect(draft().foot.figures.width).toBe(131)
+    await vi.waitFor(() => expect(draft().foot.figures.width).toBe(131))
     expect(draft().base.record?.version).toBe(7)
   })
 })
@@ -164,11 +173,13 @@ describe('Looking', () => {
     expect(advice).toEqual([expect.objectContaining({ code: 'x', side: 'LF', choice: 'accepted' })])
   })
 
-  it('says so where the modification cannot stand beside what is there, and leaves the shoe alone', () => {
+  it('says so where the modification cannot stand beside what is there, and leaves the shoe alone', async () => {
     accept({ change: { modification: 'egg-bar' } })
     accept({ change: { modification: 'egg-bar' } })
+    await settled()
     expect(snack).not.toHaveBeenCalled()
     accept({ change: { modification: 'straight-bar' } })
+    await vi.waitFor(() => expect(snack).toHaveBeenCalled())
     expect(snack.mock.calls[0]![0]).toContain('A shoe is closed by one bar')
     expect(draft().shoe.modifications).toEqual([{ kind: 'egg-bar' }])
   })

@@ -1,19 +1,21 @@
 import { computed, inject, Injectable } from '@angular/core'
-import { MatSnackBar } from '@angular/material/snack-bar'
 import { Router } from '@angular/router'
 import { Store } from '@ngrx/store'
+import { Tells } from '../common/tells'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { changeWords } from '../state/bench/change-words'
 import type { Step } from '../state/bench/draft'
 import { lookActions } from '../state/look/look.feature'
-import { Looking } from './look/looking'
+import { Desk } from './desk'
+import { Looking } from './steps/look/looking'
 
 /** Takes back and does again what was done on the bench; what is on another foot comes into view with what it was. */
 @Injectable()
 export class Undoing {
   private readonly store = inject(Store)
   private readonly router = inject(Router)
-  private readonly snack = inject(MatSnackBar)
+  private readonly tells = inject(Tells)
+  private readonly desk = inject(Desk)
   private readonly looking = inject(Looking)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
@@ -30,13 +32,17 @@ export class Undoing {
     redo: computed(() => (this.looking.canRedo() ? 'what was looked at' : undefined)),
   }
 
-  undo(looking: boolean): void {
-    if (looking) return this.store.dispatch(lookActions.undo())
+  /** Those of the step that is open. */
+  readonly here = computed(() => (this.looked() ? this.look : this.bench))
+  private looked = (): boolean => this.desk.step()?.undoes === 'look'
+
+  undo(): void {
+    if (this.looked()) return this.store.dispatch(lookActions.undo())
     this.move(this.last(), 'Undone', benchActions.undo())
   }
 
-  redo(looking: boolean): void {
-    if (looking) return this.store.dispatch(lookActions.redo())
+  redo(): void {
+    if (this.looked()) return this.store.dispatch(lookActions.redo())
     this.move(this.next(), 'Done again', benchActions.redo())
   }
 
@@ -50,7 +56,7 @@ export class Undoing {
     this.store.dispatch(action)
     if (!elsewhere) return
     void this.router.navigate(['/bench', this.page()!.visit.id, step.side], { replaceUrl: true })
-    this.snack.open(`${way} on ${step.side}: ${changeWords(step.what)}`, '', { duration: 5_000 })
+    void this.tells.done(`${way} on ${step.side}: ${changeWords(step.what)}`, 5_000)
   }
 
   private words(step: Step | undefined): string | undefined {

@@ -218,16 +218,16 @@ export class ChangeChart {
 
   protected readonly options = computed(() => {
     // Colours follow the scheme; the unit follows its switch.
-    const { unit, denominator } = this.text.style()
-    const inches = unit === 'in' && ['width', 'length', 'heelWidth'].includes(this.followed())
-    const step = inches ? 25.4 / denominator : this.followed() === 'proportion' ? 0.02 : 0.5
+    const step = this.followed() === 'proportion' ? 0.02 : this.text.step(this.kindOf(this.followed()))
     return chartOptions(this.shown(), this.day(), step, (value) => this.write(this.followed(), value))
   })
 
   protected write(followed: Followed, value: number): string {
     if (followed === 'proportion') return value.toFixed(2)
-    return this.text.figure(value, followed.endsWith('Angle') ? 'angle' : 'length')
+    return this.text.figure(value, this.kindOf(followed))
   }
+
+  private kindOf = (followed: Followed) => (followed.endsWith('Angle') ? 'angle' : 'length')
 
   /** A change by the week is finer than any rule shows. */
   private fine(followed: Followed, value: number, signed = true): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core'
-import { DAY_RANGE } from '@crescent/core'
+import { DAY_RANGE } from '@crescent/core/text'
 import { isValid, parseISO } from 'date-fns'
 
 let count = 0

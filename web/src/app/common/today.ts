@@ -1,13 +1,19 @@
-import { differenceInCalendarDays, format, parseISO } from 'date-fns'
+import { differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
 
 /** The calendar day here and now, `2026-11-23`. */
-export const today = (): string => format(new Date(), 'yyyy-MM-dd')
+export const today = (): string => formatISO(new Date(), { representation: 'date' })
+
+const WEEKDAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short' })
+const MONTH = new Intl.DateTimeFormat('en-US', { month: 'short' })
 
 /** `Mon 23 Nov 2026`. */
-export const longDay = (day: string): string => format(parseISO(day), 'EEE d MMM yyyy')
+export const longDay = (day: string): string => `${WEEKDAY.format(parseISO(day))} ${shortDay(day)}`
 
 /** `23 Nov 2026`. */
-export const shortDay = (day: string): string => format(parseISO(day), 'd MMM yyyy')
+export function shortDay(day: string): string {
+  const date = parseISO(day)
+  return `${date.getDate()} ${MONTH.format(date)} ${date.getFullYear()}`
+}
 
 /** How far a day lies from another, in a farrier's words: `3 days overdue`, `due today`, `due in 5 days`. */
 export function dueText(due: string | null, day: string): string {

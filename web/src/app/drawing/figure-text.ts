@@ -4,13 +4,14 @@ import {
   formatDifference,
   formatFigure,
   formatLength,
+  figureStep,
   formatWeight,
   slightLength,
   writeTold,
   type FigureKind,
   type Problem,
   type Told,
-} from '@crescent/core'
+} from '@crescent/core/text'
 import { Store } from '@ngrx/store'
 import { settingsFeature } from '../state/settings/settings.feature'
 
@@ -43,6 +44,8 @@ export class FigureText {
   /** A length finer than any rule, to two digits. */
   slight = (mm: number): string => slightLength(mm, this.style())
   figure = (value: number, kind: FigureKind): string => formatFigure(value, kind, this.style())
+  /** By how much a key moves a figure. */
+  step = (kind: FigureKind): number => figureStep(kind, this.style())
   /** A sentence with its lengths in the chosen unit. */
   told = (sentence: Told): string => writeTold(sentence, this.style())
   /** What is wrong, in words. */

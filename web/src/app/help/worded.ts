@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { MatDialog } from '@angular/material/dialog'
+import { Dialogs } from '../common/dialogs'
 import { piecesOf } from '@crescent/core'
 
 /** A sentence in which the trade's words can be tapped: each then says what it means. */
@@ -49,7 +49,7 @@ export class Worded {
   /** It stands beside a field that is being typed in: the focus stays there, and Tab passes the words by. */
   readonly beside = input(false)
 
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   protected readonly pieces = computed(() =>
     piecesOf(this.text(), this.known()).map((piece) =>
       typeof piece === 'string' ? { key: '', text: piece } : piece,
@@ -64,7 +64,8 @@ export class Worded {
   protected async explain(key: string, event: Event): Promise<void> {
     event.preventDefault()
     event.stopPropagation()
-    const { WordDialog } = await import('./word-dialog')
-    this.dialog.open(WordDialog, { data: key, width: '420px', maxWidth: '94vw', autoFocus: 'dialog' })
+    await this.dialogs.ask(() => import('./word-dialog').then((m) => m.WordDialog), {
+      ...{ data: key, width: '420px', maxWidth: '94vw', autoFocus: 'dialog' },
+    })
   }
 }

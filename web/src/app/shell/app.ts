@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
 import { MatIconButton } from '@angular/material/button'
-import { MatDialog } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router'
 import { Store } from '@ngrx/store'
+import { Dialogs } from '../common/dialogs'
 import { Help } from '../help/help'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
 import { DemoBar } from './demo-bar'
@@ -61,7 +61,7 @@ import { DemoBar } from './demo-bar'
 })
 export class App {
   private readonly store = inject(Store)
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   private readonly help = inject(Help)
   protected readonly unit = this.store.selectSignal(settingsFeature.selectUnit)
   protected readonly unitLabel = computed(() =>
@@ -80,8 +80,9 @@ export class App {
   }
 
   protected async openSettings(): Promise<void> {
-    const { SettingsDialog } = await import('./settings-dialog')
-    this.dialog.open(SettingsDialog, { width: '560px' })
+    await this.dialogs.ask(() => import('./settings-dialog').then((m) => m.SettingsDialog), {
+      width: '560px',
+    })
   }
 
   /** Help with what the farrier is at. */
@@ -95,7 +96,7 @@ export class App {
 
   protected shortcut(event: KeyboardEvent): void {
     const typing = (event.target as Element).closest('input, textarea, select, [role=combobox]')
-    if (typing || event.ctrlKey || event.metaKey || event.altKey || this.dialog.openDialogs.length > 0) return
+    if (typing || event.ctrlKey || event.metaKey || event.altKey || this.dialogs.open) return
     if (event.key === '?') this.openHelp()
     if (event.key === 'u') this.swapUnit()
   }

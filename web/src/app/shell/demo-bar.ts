@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core'
-import { MatDialog } from '@angular/material/dialog'
+import { Dialogs } from '../common/dialogs'
 import { Api, failureText } from '../state/api'
 import { OpenPractice } from './practice'
 
@@ -71,7 +71,7 @@ import { OpenPractice } from './practice'
 export class DemoBar {
   protected readonly practice = inject(OpenPractice)
   private readonly api = inject(Api)
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   protected readonly failure = signal('')
 
   constructor() {
@@ -79,8 +79,7 @@ export class DemoBar {
   }
 
   protected async begin(): Promise<void> {
-    const { BeginDialog } = await import('./begin-dialog')
-    this.dialog.open(BeginDialog, { width: '520px' })
+    await this.dialogs.ask(() => import('./begin-dialog').then((m) => m.BeginDialog), { width: '520px' })
   }
 
   protected back(): void {

@@ -27,6 +27,7 @@ describe('a practice with a password', () => {
     await vi.waitFor(() => expect(opened).toBe(1))
     closed.next()
     closed.complete()
+    await new Promise((done) => setTimeout(done))
     server.expectOne('/api/round').flush('round')
     server.expectOne('/api/workshop').flush('workshop')
     expect(got).toEqual(['round', 'workshop'])

@@ -1,19 +1,17 @@
 import { HttpErrorResponse, type HttpInterceptorFn } from '@angular/common/http'
 import { inject, Injectable } from '@angular/core'
-import { MatDialog } from '@angular/material/dialog'
 import { catchError, defer, from, map, shareReplay, switchMap, throwError, type Observable } from 'rxjs'
+import { Dialogs } from '../common/dialogs'
 
 /** Asks for the password of the practice, once for however many requests wait for it. */
 @Injectable({ providedIn: 'root' })
 export class SignIn {
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   private asked: Observable<void> | undefined
 
   ask(): Observable<void> {
-    this.asked ??= defer(() => from(import('./sign-in-dialog'))).pipe(
-      switchMap(({ SignInDialog }) =>
-        this.dialog.open(SignInDialog, { width: '400px', disableClose: true }).afterClosed(),
-      ),
+    const bring = () => import('./sign-in-dialog').then((m) => m.SignInDialog)
+    this.asked ??= defer(() => from(this.dialogs.insist(bring, { width: '400px', disableClose: true }))).pipe(
       map(() => {
         this.asked = undefined
       }),

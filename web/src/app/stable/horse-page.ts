@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core'
 import { MatButton, MatIconButton } from '@angular/material/button'
-import { MatDialog } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { MatTooltip } from '@angular/material/tooltip'
 import { Router, RouterLink } from '@angular/router'
@@ -15,12 +14,13 @@ import {
   type Visit,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
-import type { VersionsDialogData } from '../bench/versions-dialog'
+import type { VersionsDialogData } from '../bench/keep/versions-dialog'
 import type { EraseDialogData } from './erase-dialog'
 import type { JoinDialogData } from './join-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
@@ -39,7 +39,7 @@ export class HorsePageView {
   private readonly router = inject(Router)
 
   private readonly store = inject(Store)
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   protected readonly text = inject(FigureText)
   protected readonly page = this.store.selectSignal(recordsFeature.selectPage)
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
@@ -98,50 +98,50 @@ export class HorsePageView {
       : `${this.text.bare(section.width)} x ${this.text.length(section.thickness)}`
   }
 
-  protected async change(): Promise<void> {
-    const { HorseDialog } = await import('./horse-dialog')
-    this.dialog.open(HorseDialog, { data: { horse: this.page()!.horse }, width: '560px' })
+  protected change(): void {
+    void this.dialogs.ask<void, unknown>(() => import('./horse-dialog').then((m) => m.HorseDialog), {
+      data: { horse: this.page()!.horse },
+      width: '560px',
+    })
   }
 
-  protected async changeOwner(): Promise<void> {
-    const { OwnerDialog } = await import('./owner-dialog')
-    this.dialog.open(OwnerDialog, { data: { owner: this.page()!.owner }, width: '480px' })
+  protected changeOwner(): void {
+    void this.dialogs.ask<void, unknown>(() => import('./owner-dialog').then((m) => m.OwnerDialog), {
+      data: { owner: this.page()!.owner },
+      width: '480px',
+    })
   }
 
   /** Two records of the same horse, or of its owner, become one. */
-  protected async join(kind: 'horse' | 'owner'): Promise<void> {
+  protected join(kind: 'horse' | 'owner'): void {
     const { horse, owner } = this.page()!
     const record = kind === 'horse' ? horse : owner
     if (!record) return
-    const { JoinDialog } = await import('./join-dialog')
-    this.dialog
-      .open<unknown, JoinDialogData, boolean>(JoinDialog, {
+    void this.dialogs
+      .ask<boolean, JoinDialogData>(() => import('./join-dialog').then((m) => m.JoinDialog), {
         data: { kind, id: record.id, name: record.name },
         width: '480px',
       })
-      .afterClosed()
-      .subscribe((joined) => {
+      .then((joined) => {
         if (joined) this.again()
       })
   }
 
   /** Its owner goes with all horses, it alone with everything of its own: afterwards this page is about nothing. */
-  protected async erase(kind: 'horse' | 'owner'): Promise<void> {
+  protected erase(kind: 'horse' | 'owner'): void {
     const { horse, owner, visits } = this.page()!
     const record = kind === 'horse' ? horse : owner
     if (!record) return
-    const { EraseDialog } = await import('./erase-dialog')
     const { id, version, name } = record
-    this.dialog
-      .open<unknown, EraseDialogData, boolean>(EraseDialog, {
+    void this.dialogs
+      .ask<boolean, EraseDialogData>(() => import('./erase-dialog').then((m) => m.EraseDialog), {
         data: {
           ...{ kind, id, version, name, visitIds: visits.map((visit) => visit.id) },
           ...(kind === 'horse' && { horseId: horse.id }),
         },
         width: '480px',
       })
-      .afterClosed()
-      .subscribe((erased) => {
+      .then((erased) => {
         if (erased) void this.router.navigate(['/stable'])
       })
   }
@@ -151,15 +151,16 @@ export class HorsePageView {
   }
 
   /** Every state of a pattern; one that is brought back becomes its next version. */
-  protected async versions(pattern: StoredPattern): Promise<void> {
-    const { VersionsDialog } = await import('../bench/versions-dialog')
-    this.dialog
-      .open<unknown, VersionsDialogData, StoredPattern>(VersionsDialog, {
-        data: { pattern, act: 'Bring it back' },
-        width: '560px',
-      })
-      .afterClosed()
-      .subscribe((then) => {
+  protected versions(pattern: StoredPattern): void {
+    void this.dialogs
+      .ask<StoredPattern, VersionsDialogData>(
+        () => import('../bench/keep/versions-dialog').then((m) => m.VersionsDialog),
+        {
+          data: { pattern, act: 'Bring it back' },
+          width: '560px',
+        },
+      )
+      .then((then) => {
         if (!then) return
         const { result: _result, ...kept } = then
         this.store.dispatch(

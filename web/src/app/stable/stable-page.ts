@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatCheckbox } from '@angular/material/checkbox'
-import { MatDialog } from '@angular/material/dialog'
 import { MatIcon } from '@angular/material/icon'
 import { Router, RouterLink } from '@angular/router'
 import type { Horse } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { Dialogs } from '../common/dialogs'
 import { debounceTime, Subject } from 'rxjs'
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop'
 import { AsyncState } from '../common/async-state'
@@ -76,7 +76,7 @@ export class StablePage {
   readonly new = input<string | undefined>()
 
   private readonly store = inject(Store)
-  private readonly dialog = inject(MatDialog)
+  private readonly dialogs = inject(Dialogs)
   private readonly router = inject(Router)
   protected readonly horses = this.store.selectSignal(recordsFeature.selectHorses)
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
@@ -111,12 +111,13 @@ export class StablePage {
     this.read()
   }
 
-  protected async add(): Promise<void> {
-    const { HorseDialog } = await import('./horse-dialog')
-    this.dialog
-      .open<unknown, unknown, Horse>(HorseDialog, { data: {}, width: '560px' })
-      .afterClosed()
-      .subscribe((horse) => {
+  protected add(): void {
+    void this.dialogs
+      .ask<Horse, unknown>(() => import('./horse-dialog').then((m) => m.HorseDialog), {
+        data: {},
+        width: '560px',
+      })
+      .then((horse) => {
         if (horse) void this.router.navigate(['/stable', horse.id])
         else this.read()
       })

@@ -1,5 +1,4 @@
 import { inject } from '@angular/core'
-import { MatSnackBar } from '@angular/material/snack-bar'
 import { Router } from '@angular/router'
 import type { FootInput, FootRecord, Pattern, Side, Visit, VisitPage } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
@@ -21,6 +20,7 @@ import {
   tap,
   throwError,
 } from 'rxjs'
+import { Tells } from '../../common/tells'
 import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
 import type { History } from '../history'
 import { browserStore } from '../browser-store'
@@ -257,15 +257,14 @@ export const changeVisit = createEffect(
 )
 
 export const tell = createEffect(
-  (actions = inject(Actions), snackBar = inject(MatSnackBar)) =>
+  (actions = inject(Actions), tells = inject(Tells)) =>
     actions.pipe(
       ofType(benchActions.saved, benchActions.saveFailed, benchActions.visitChanged),
       tap((action) => {
-        if (action.type === benchActions.saved.type)
-          snackBar.open(`Saved: ${action.pattern.name}`, '', { duration: 3_000 })
+        if (action.type === benchActions.saved.type) void tells.done(`Saved: ${action.pattern.name}`)
         else if (action.type === benchActions.visitChanged.type) {
-          if (action.told) snackBar.open(action.told, '', { duration: 3_000 })
-        } else snackBar.open(`Not saved. ${action.failure}`, 'Close', { duration: 12_000 })
+          if (action.told) void tells.done(action.told)
+        } else void tells.warn(`Not saved. ${action.failure}`)
       }),
     ),
   { functional: true, dispatch: false },

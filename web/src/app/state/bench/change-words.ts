@@ -13,6 +13,7 @@ const WORDS: Record<string, string> = {
   discard: 'going back to what is saved',
   theirs: 'taking the other window’s',
   section: 'bar',
+  advice: 'what was agreed',
   fit: 'fit',
   nails: 'nails',
   modifications: 'modifications',

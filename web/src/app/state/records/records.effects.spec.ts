@@ -75,14 +75,14 @@ describe('records', () => {
     expect(state().failure).toContain('does not answer')
   })
 
-  it('take over a saved horse, and say when somebody else changed it first', () => {
+  it('take over a saved horse, and say when somebody else changed it first', async () => {
     dispatch(recordsActions.openHorse({ id: 'horse' }))
     dispatch(recordsActions.saveHorse({ horse }))
     expect(state().page!.horse.version).toBe(2)
     const current: Horse = { ...horse, version: 5 }
     saveHorse = () => throwError(() => new HttpErrorResponse({ status: 409, error: { errors: [], current } }))
     dispatch(recordsActions.saveHorse({ horse }))
-    expect(said).toEqual([expect.stringContaining('changed in another window')])
+    await vi.waitFor(() => expect(said).toEqual([expect.stringContaining('changed in another window')]))
     expect(state().page!.horse.version).toBe(2)
   })
 })

@@ -1,9 +1,9 @@
 import { inject } from '@angular/core'
-import { MatSnackBar } from '@angular/material/snack-bar'
 import { Router } from '@angular/router'
 import type { Visit } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { catchError, concatMap, exhaustMap, map, of, switchMap, tap } from 'rxjs'
+import { Tells } from '../../common/tells'
 import { Api, conflictOf, failureText } from '../api'
 import { recordsActions } from './records.feature'
 
@@ -143,10 +143,10 @@ export const savePattern = createEffect(
 )
 
 export const tellFailure = createEffect(
-  (actions = inject(Actions), snackBar = inject(MatSnackBar)) =>
+  (actions = inject(Actions), tells = inject(Tells)) =>
     actions.pipe(
       ofType(recordsActions.saveFailed),
-      tap(({ failure }) => void snackBar.open(failure, 'Close', { duration: 12_000 })),
+      tap(({ failure }) => void tells.warn(failure)),
     ),
   { functional: true, dispatch: false },
 )

@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core'
+import { MatButton, MatIconButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
+import { MatTooltip } from '@angular/material/tooltip'
+import { RouterLink } from '@angular/router'
+import type { Side } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { Roving } from '../common/roving'
+import { longDay } from '../common/today'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { OPPOSITE, SIDES } from '../state/bench/draft'
+import { Desk } from './desk'
+import { Keeping } from './keep/keeping'
+import { Printing } from './print/printing'
+import { SIDE_NAMES } from './side-names'
+import { Undoing } from './undoing'
+
+/** Over the Bench: whose foot lies on it, the other feet, and what can be done with the visit. */
+@Component({
+  selector: 'cr-bench-head',
+  imports: [
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    MatTooltip,
+    Roving,
+    RouterLink,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench-head.html',
+  styleUrl: './bench-head.scss',
+})
+export class BenchHead {
+  /** Another foot. */
+  readonly chosen = output<Side>()
+
+  private readonly store = inject(Store)
+  protected readonly desk = inject(Desk)
+  protected readonly keeping = inject(Keeping)
+  protected readonly printing = inject(Printing)
+  protected readonly undoing = inject(Undoing)
+
+  protected readonly sides = SIDES
+  protected readonly sideNames = SIDE_NAMES
+  protected readonly work = this.store.selectSignal(benchFeature.selectWork)
+  protected readonly paused = this.store.selectSignal(benchFeature.selectPaused)
+  protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
+  protected readonly other = computed(() => OPPOSITE[this.desk.side()])
+  protected readonly visitDay = computed(() => longDay(this.desk.page()!.visit.date))
+
+  /** A foot as the switcher names it: what is done to it, and what is still open. */
+  protected footWords(side: Side): string {
+    const work = this.work()[side]
+    const open = this.dirtySides().includes(side)
+    const measured = this.desk.page()?.footRecords.some((record) => record.side === side)
+    return [
+      SIDE_NAMES[side],
+      work ?? (measured ? 'measured' : open ? '' : 'not begun'),
+      open ? 'not saved' : '',
+      this.paused()[side] !== undefined ? 'paused' : '',
+    ]
+      .filter(Boolean)
+      .join(', ')
+  }
+
+  protected mirror = (): void => this.store.dispatch(benchActions.mirror())
+  protected discard = (): void => this.store.dispatch(benchActions.discard())
+}

@@ -1,0 +1,252 @@
+import { effect, inject, Injectable, untracked } from '@angular/core'
+import {
+  designName,
+  readFoot,
+  refit,
+  workWords,
+  type FootWork,
+  type Look,
+  type Plan,
+  type Side,
+} from '@crescent/core'
+import { Router } from '@angular/router'
+import { Store } from '@ngrx/store'
+import { Dialogs } from '../../common/dialogs'
+import { addWeeks, formatISO, parseISO } from 'date-fns'
+import { shortDay } from '../../common/today'
+import { FigureText } from '../../drawing/figure-text'
+import { benchActions, benchFeature, selectFindings } from '../../state/bench/bench.feature'
+import { footInput, SIDES } from '../../state/bench/draft'
+import { settingsActions } from '../../state/settings/settings.feature'
+import type { EraseDialogData } from '../../stable/erase-dialog'
+import { Desk } from '../desk'
+import type { ConflictAnswer, ConflictDialogData } from './conflict-dialog'
+import type { FinishAnswer, FinishDialogData } from './finish-dialog'
+import { Looking } from '../steps/look/looking'
+import type { PatternChoice } from './pattern-dialog'
+import type { SaveDialogAnswer, SaveDialogData } from './save-dialog'
+import { Shaping } from '../steps/shoe/shaping'
+import type { VisitAnswer, VisitDialogData } from './visit-dialog'
+
+const WORK_TOLD: Record<FootWork, string> = {
+  shod: 'shod',
+  reset: 'the same shoe put back',
+  bare: 'left bare',
+}
+
+/** Something was found, said or agreed at this visit: it is not empty any more. */
+function somethingSeen(look: Look | null): boolean {
+  if (!look) return false
+  const feet = Object.values(look.feet)
+  return (
+    look.advice.length > 0 ||
+    look.acknowledged.length > 0 ||
+    look.ways.notes !== '' ||
+    feet.some(
+      ({ findings, oldShoe, untrimmed, landing, lost }) =>
+        findings.length > 0 ||
+        landing !== undefined ||
+        lost === true ||
+        Object.keys(oldShoe).length + Object.keys(untrimmed).length > 0,
+    )
+  )
+}
+
+/** How the Bench keeps what is on it: saving a pattern, taking one up, ending the visit, and what was changed elsewhere. */
+@Injectable()
+export class Keeping {
+  private readonly store = inject(Store)
+  private readonly dialogs = inject(Dialogs)
+  private readonly router = inject(Router)
+  private readonly text = inject(FigureText)
+  private readonly desk = inject(Desk)
+  private readonly looking = inject(Looking)
+  private readonly shaping = inject(Shaping)
+  private readonly page = this.store.selectSignal(benchFeature.selectPage)
+  private readonly side = this.store.selectSignal(benchFeature.selectSide)
+  private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
+  private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
+  private readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
+  private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
+  private readonly findings = this.store.selectSignal(selectFindings)
+
+  private readonly work = this.store.selectSignal(benchFeature.selectWork)
+  private readonly paused = this.store.selectSignal(benchFeature.selectPaused)
+
+  readonly saving = this.store.selectSignal(benchFeature.selectSaving)
+
+  constructor() {
+    effect(() => {
+      const conflict = this.conflict()
+      if (conflict) untracked(() => this.askWhose(conflict))
+    })
+  }
+
+  /** Saved only as it is drawn: what cannot be made is put right first. */
+  saveDrawn(): void {
+    const plan = this.desk.plan()
+    if (plan && !this.desk.stale()) this.save(plan)
+  }
+
+  /** Saves the foot with its pattern; what calls for the vet is read first, what is a stop is told again. */
+  save(plan: Plan): void {
+    const draft = this.draft()
+    if (!draft || this.saving()) return
+    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.save(plan))
+    const stored = draft.base.pattern && draft.base.pattern.version > 0 ? draft.base.pattern.name : undefined
+    const data: SaveDialogData = {
+      loaded: stored,
+      suggestedName: this.suggestedName(),
+      stops: plan.cautions
+        .filter(({ severity }) => severity === 'stop')
+        .map(({ title }) => this.text.told(title)),
+    }
+    void this.dialogs
+      .ask<SaveDialogAnswer, SaveDialogData>(() => import('./save-dialog').then((m) => m.SaveDialog), {
+        data,
+        width: '420px',
+      })
+      .then((answer) => {
+        if (!answer) return
+        const ids = { newPatternId: crypto.randomUUID(), newRecordId: crypto.randomUUID() }
+        this.store.dispatch(benchActions.save({ request: { side: this.side(), ...answer, ...ids } }))
+      })
+  }
+
+  private suggestedName(): string {
+    const { shoe } = this.draft()!
+    const bar = `${this.text.bare(shoe.section.width)} x ${this.text.length(shoe.section.thickness)}`
+    return `${designName(shoe, bar)}, ${shortDay(this.page()!.visit.date)}`
+  }
+
+  /** Takes up a pattern of this foot or its pair. */
+  load(): void {
+    void this.dialogs
+      .ask<PatternChoice, unknown>(() => import('./pattern-dialog').then((m) => m.PatternDialog), {
+        data: {
+          patterns: this.shaping.patterns(),
+          side: this.side(),
+          horseId: this.page()!.horse.id,
+          footWidth: this.draft()!.foot.figures.width,
+        },
+        width: '560px',
+      })
+      .then((choice) => {
+        if (choice) this.store.dispatch(benchActions.loadPattern(this.refitted(choice)))
+      })
+  }
+
+  /** A pattern of another horse is made to fit this one's measures. */
+  private refitted({ pattern, withFoot }: PatternChoice): PatternChoice {
+    if (pattern.horseId === this.page()!.horse.id) return { pattern, withFoot }
+    const { foot } = this.draft()!
+    const measured = readFoot(footInput(this.side(), foot))
+    const to = measured.ok ? footInput(this.side(), foot) : undefined
+    return { pattern: { ...pattern, shoe: refit(pattern.shoe, pattern.foot, to) }, withFoot: false }
+  }
+
+  /** Ends the visit: says what is open, goes through the close list, takes a note and the day of the next one. */
+  finish(): void {
+    if (this.looking.closedGates().length > 0) return this.looking.readGates(() => this.finish())
+    const { visit, footRecords } = this.page()!
+    const work = this.work()
+    const data: FinishDialogData = {
+      notes: visit.notes,
+      closeList: visit.closeList,
+      nailed: SIDES.filter((side) => work[side] === 'shod' || work[side] === 'reset'),
+      work: workWords(work),
+      paused: SIDES.filter((side) => this.paused()[side] !== undefined),
+      unsaved: this.dirtySides(),
+      unmeasured: SIDES.filter((side) => !work[side] && !footRecords.some((record) => record.side === side)),
+      nextDue: visit.nextDue,
+      byCycle: this.byCycle(),
+    }
+    void this.dialogs
+      .ask<FinishAnswer, FinishDialogData>(() => import('./finish-dialog').then((m) => m.FinishDialog), {
+        data,
+        width: '520px',
+      })
+      .then((answer) => {
+        if (!answer) return
+        const changes = { ...answer, state: 'done' as const }
+        this.store.dispatch(benchActions.changeVisit({ changes, told: 'Visit finished' }))
+      })
+  }
+
+  /** When the cycle says the next visit is. */
+  private byCycle(): string {
+    const { visit, horse } = this.page()!
+    return formatISO(addWeeks(parseISO(visit.date), horse.cycleWeeks), { representation: 'date' })
+  }
+
+  /** Day, next visit and note of the visit; one that was begun by mistake is taken back. */
+  visit(): void {
+    const { visit, footRecords } = this.page()!
+    // The look as it is now, not as it was read with the visit: what was just tapped counts.
+    const begun =
+      footRecords.length > 0 ||
+      Object.keys(visit.feet).length > 0 ||
+      this.dirtySides().length > 0 ||
+      somethingSeen(this.looking.look())
+    void this.dialogs
+      .ask<VisitAnswer, VisitDialogData>(() => import('./visit-dialog').then((m) => m.VisitDialog), {
+        data: { visit, byCycle: this.byCycle(), begun },
+        width: '460px',
+      })
+      .then((answer) => {
+        if (!answer) return
+        if (answer === 'erase') return this.eraseVisit()
+        if (answer !== 'take back')
+          return this.store.dispatch(benchActions.changeVisit({ changes: answer, told: 'Visit changed' }))
+        const told = 'The visit was taken back'
+        this.store.dispatch(benchActions.changeVisit({ changes: { archived: true }, told }))
+      })
+  }
+
+  /** The visit goes for good, with what was measured and found at it; the patterns stay with their feet. */
+  private eraseVisit(): void {
+    const { visit, horse } = this.page()!
+    const { id, version, date } = visit
+    void this.dialogs
+      .ask<boolean, EraseDialogData>(() => import('../../stable/erase-dialog').then((m) => m.EraseDialog), {
+        data: { kind: 'visit', id, version, name: shortDay(date), horseId: horse.id, visitIds: [id] },
+        width: '480px',
+      })
+      .then((erased) => {
+        if (!erased) return
+        this.store.dispatch(settingsActions.change({ changes: { lastVisit: null } }))
+        void this.router.navigate(['/stable', horse.id])
+      })
+  }
+
+  /** What is done to a foot at this visit. */
+  setWork(side: Side, work: FootWork): void {
+    const told = `${side}: ${WORK_TOLD[work]}`
+    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { work } } }, told }))
+  }
+
+  /** Stops work on a foot half way, or goes on with it. */
+  pause(side: Side, paused: string | undefined): void {
+    const told = paused === undefined ? `${side}: going on` : `${side} paused: ${paused}`
+    this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { paused } } }, told }))
+  }
+
+  private askWhose(conflict: ConflictDialogData['conflict']): void {
+    const { side } = conflict
+    const draft = this.drafts()![side]
+    const mine = { foot: footInput(side, draft.foot, this.findings()[side]), shoe: draft.shoe }
+    void this.dialogs
+      .insist<ConflictAnswer, ConflictDialogData>(
+        () => import('./conflict-dialog').then((m) => m.ConflictDialog),
+        {
+          data: { conflict, mine },
+          width: '480px',
+        },
+      )
+      .then((answer) => {
+        if (answer === 'mine') this.store.dispatch(benchActions.keepMine())
+        else if (answer === 'theirs') this.store.dispatch(benchActions.takeTheirs())
+        else this.store.dispatch(benchActions.closeConflict())
+      })
+  }
+}

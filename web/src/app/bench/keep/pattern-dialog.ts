@@ -1,0 +1,255 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { toObservable, toSignal } from '@angular/core/rxjs-interop'
+import { MatButton } from '@angular/material/button'
+import { MatCheckbox } from '@angular/material/checkbox'
+import {
+  MAT_DIALOG_DATA,
+  MatDialog,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog'
+import {
+  COMMON_SECTIONS,
+  MODIFICATIONS,
+  modificationWords,
+  type FoundPattern,
+  type Side,
+  type StoredPattern,
+} from '@crescent/core'
+import { catchError, debounceTime, of, switchMap } from 'rxjs'
+import { OneOf } from '../../common/one-of'
+import { Api, failureText } from '../../state/api'
+import { shortDay } from '../../common/today'
+import { FigureText } from '../../drawing/figure-text'
+import { SmallShoe } from '../../drawing/small-shoe'
+import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
+import { HelpButton } from '../../help/help-button'
+
+/** The patterns of the horse on the bench, and what is asked for among those of all. */
+export interface PatternDialogData {
+  patterns: StoredPattern[]
+  side: Side
+  horseId: string
+  /** Of the foot on the bench, mm, where it was measured. */
+  footWidth: number | undefined
+}
+
+export interface PatternChoice {
+  pattern: StoredPattern
+  withFoot: boolean
+}
+
+/** Patterns to work on from: of this foot and its pair, or of every horse, fitted to this foot. */
+@Component({
+  selector: 'cr-pattern-dialog',
+  imports: [
+    HelpButton,
+    MatButton,
+    MatCheckbox,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    OneOf,
+    SmallShoe,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Load a pattern</h2>
+    <mat-dialog-content>
+      <cr-one-of label="Whose patterns" [choices]="whose" [chosen]="from()" (choose)="from.set($event)" />
+      @if (from() === 'all') {
+        <div class="filters">
+          <input
+            #words
+            class="typed"
+            type="search"
+            aria-label="Find a pattern"
+            placeholder="Name, horse, note or modification"
+            (input)="change({ search: words.value })"
+          />
+          <select #kind class="typed" aria-label="Wears" (change)="change({ modification: kind.value })">
+            <option value="">any modification</option>
+            @for (one of modifications; track one.kind) {
+              <option [value]="one.kind">{{ one.label }}</option>
+            }
+          </select>
+          <select #bar class="typed" aria-label="Bar" (change)="change({ bar: bar.value })">
+            <option value="">any bar</option>
+            @for (one of bars; track one.name) {
+              <option [value]="one.name">{{ one.name }}</option>
+            }
+          </select>
+        </div>
+        <p class="muted">
+          {{
+            data.footWidth === undefined
+              ? 'The newest first.'
+              : 'For feet about ' + text.length(data.footWidth) + ' wide first.'
+          }}
+          Taken up, the design is fitted to this foot and becomes a pattern of its own.
+        </p>
+        @if (failure()) {
+          <p role="alert">{{ failure() }}</p>
+        }
+      } @else {
+        <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
+          >Take its measurements too</mat-checkbox
+        >
+      }
+      <ul>
+        @for (pattern of listed(); track pattern.id) {
+          <li>
+            <button type="button" (click)="take(pattern)">
+              <cr-small-shoe [snapshot]="pattern.result" [side]="pattern.side" />
+              <span>
+                <strong>{{ pattern.name }}</strong>
+                @if (made(pattern)) {
+                  <span>{{ made(pattern) }}</span>
+                }
+                <span class="muted"
+                  >{{ horseOf(pattern) }}{{ pattern.side }}, {{ day(pattern) }}, cut
+                  {{ text.length(pattern.result.cutLength) }}</span
+                >
+              </span>
+            </button>
+            @if (pattern.version > 1 && from() === 'own') {
+              <button type="button" class="tap" (click)="earlier(pattern)">
+                {{ pattern.version }} versions
+              </button>
+            }
+          </li>
+        } @empty {
+          <li>
+            {{
+              from() === 'own'
+                ? 'No pattern of this foot is kept yet: save one and it will be here.'
+                : 'No pattern is found.'
+            }}
+          </li>
+        }
+      </ul>
+    </mat-dialog-content>
+    <mat-dialog-actions align="end">
+      <cr-help-button topic="load" /><button mat-button mat-dialog-close>Close</button></mat-dialog-actions
+    >
+  `,
+  styles: `
+    ul {
+      display: grid;
+      gap: 6px;
+      margin: 8px 0 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: flex;
+      gap: 6px;
+      align-items: center;
+    }
+    li button:first-child {
+      flex: 1;
+      display: grid;
+      grid-template-columns: 56px 1fr;
+      gap: 12px;
+      align-items: center;
+      width: 100%;
+      padding: 6px;
+      color: inherit;
+      font: inherit;
+      text-align: left;
+      background: var(--sheet);
+      border: 1px solid var(--rule);
+      border-radius: 6px;
+      cursor: pointer;
+    }
+    li button:first-child:hover {
+      border-color: var(--ember);
+    }
+    li span {
+      display: grid;
+    }
+    .muted {
+      font-size: 0.9rem;
+    }
+    cr-one-of {
+      margin-bottom: 8px;
+    }
+    .filters {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
+      gap: 6px;
+    }
+    .filters input {
+      grid-column: 1 / -1;
+    }
+  `,
+})
+export class PatternDialog {
+  protected readonly data = inject<PatternDialogData>(MAT_DIALOG_DATA)
+  private readonly api = inject(Api)
+  private readonly dialog = inject<MatDialogRef<PatternDialog, PatternChoice>>(MatDialogRef)
+  private readonly dialogs = inject(MatDialog)
+  protected readonly text = inject(FigureText)
+  protected readonly withFoot = signal(false)
+  protected readonly whose = [
+    { key: 'own' as const, label: 'This horse' },
+    { key: 'all' as const, label: 'All horses' },
+  ]
+  protected readonly from = signal<'own' | 'all'>('own')
+  protected readonly modifications = MODIFICATIONS
+  protected readonly bars = COMMON_SECTIONS
+  protected readonly failure = signal('')
+  private readonly asked = signal({ search: '', modification: '', bar: '' })
+  private readonly found = toSignal(
+    toObservable(computed(() => (this.from() === 'all' ? this.asked() : undefined))).pipe(
+      debounceTime(150),
+      switchMap((asked) => (asked ? this.look(asked) : of([]))),
+    ),
+    { initialValue: [] as FoundPattern[] },
+  )
+  protected readonly listed = computed(() =>
+    this.from() === 'own'
+      ? this.data.patterns
+      : this.found()
+          .map(({ pattern }) => pattern)
+          .filter(({ horseId }) => horseId !== this.data.horseId),
+  )
+  protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
+  protected horseOf = ({ id }: StoredPattern): string => {
+    const found = this.from() === 'all' && this.found().find(({ pattern }) => pattern.id === id)
+    return found ? `${found.horseName} ` : ''
+  }
+
+  protected change(changes: { search?: string; modification?: string; bar?: string }): void {
+    this.asked.update((asked) => ({ ...asked, ...changes }))
+  }
+
+  private look({ search, modification, bar }: { search: string; modification: string; bar: string }) {
+    const section = COMMON_SECTIONS.find(({ name }) => name === bar)?.section
+    this.failure.set('')
+    return this.api.findPatterns({ search, modification, section, width: this.data.footWidth }).pipe(
+      catchError((error: unknown) => {
+        this.failure.set(failureText(error))
+        return of([])
+      }),
+    )
+  }
+  protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
+  /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */
+  protected earlier(pattern: StoredPattern): void {
+    this.dialogs
+      .open<VersionsDialog, VersionsDialogData, StoredPattern>(VersionsDialog, {
+        data: { pattern, act: 'Take it up' },
+        width: '560px',
+      })
+      .afterClosed()
+      .subscribe((then) => {
+        if (then) this.take({ ...then, version: pattern.version, name: pattern.name })
+      })
+  }
+  protected take = (pattern: StoredPattern): void => this.dialog.close({ pattern, withFoot: this.withFoot() })
+}

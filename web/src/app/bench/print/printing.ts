@@ -1,0 +1,69 @@
+import { ApplicationRef, computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
+import { footInput, SIDES, type Drafts } from '../../state/bench/draft'
+import { planShoe, type Finding, type FootWork, type Plan, type Section, type Side } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { benchFeature, selectFindings } from '../../state/bench/bench.feature'
+import { tryPlan } from '../../state/bench/planning'
+
+/** What is printed of one foot: its shoe where it can be made, and what is done to it. */
+export interface Sheet {
+  side: Side
+  plan: Plan | undefined
+  section: Section
+  work: FootWork | undefined
+}
+
+/** What goes to paper: the foot on the bench, or all four in one go. Drawn only while the browser prints. */
+@Injectable()
+export class Printing {
+  private readonly store = inject(Store)
+  private readonly application = inject(ApplicationRef)
+  private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
+  private readonly side = this.store.selectSignal(benchFeature.selectSide)
+  private readonly work = this.store.selectSignal(benchFeature.selectWork)
+  private readonly workshop = this.store.selectSignal(benchFeature.selectWorkshop)
+  private readonly findings = this.store.selectSignal(selectFindings)
+  /** A drag need not draw the sheets along. */
+  private readonly onPaper = signal(false)
+  private readonly all = signal(false)
+
+  readonly sheets = computed((): Sheet[] => {
+    const drafts = this.drafts()
+    if (!this.onPaper() || !drafts) return []
+    if (!this.all()) return [this.sheetOf(drafts, this.side())]
+    return SIDES.filter((side) => this.concerned(drafts, side)).map((side) => this.sheetOf(drafts, side))
+  })
+  readonly printing = this.onPaper.asReadonly()
+
+  constructor() {
+    const paper = matchMedia('print')
+    const follow = () => {
+      this.onPaper.set(paper.matches)
+      if (!paper.matches) this.all.set(false)
+      // The browser takes its picture as soon as this returns.
+      this.application.tick()
+    }
+    paper.addEventListener('change', follow)
+    inject(DestroyRef).onDestroy(() => paper.removeEventListener('change', follow))
+  }
+
+  print(all: boolean): void {
+    this.all.set(all)
+    window.print()
+  }
+
+  /** Something is known of the foot, or done to it. */
+  private concerned(drafts: Drafts, side: Side): boolean {
+    return Object.keys(drafts[side].foot.figures).length > 0 || this.work()[side] !== undefined
+  }
+
+  private sheetOf(drafts: Drafts, side: Side): Sheet {
+    const { foot, shoe } = drafts[side]
+    const findings: Record<Side, readonly Finding[]> = this.findings()
+    // What could not be read as a figure is no figure: nothing is printed past it.
+    const readable = Object.keys(foot.entries).length === 0
+    const make = () => planShoe(footInput(side, foot, findings[side]), shoe, this.workshop())
+    const plan = readable ? tryPlan(make).plan : undefined
+    return { side, plan, section: shoe.section, work: this.work()[side] }
+  }
+}

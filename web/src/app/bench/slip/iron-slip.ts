@@ -1,0 +1,208 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import { commonName, RULES_ADD, type Plan, type Section, type StoredPattern } from '@crescent/core'
+import { addDays, formatISO, parseISO } from 'date-fns'
+import { shortDay } from '../../common/today'
+import { FigureText } from '../../drawing/figure-text'
+import { CautionsList } from './cautions-list'
+
+/** The iron slip: the bar and how long to cut it, largest on the screen, then what follows from it. */
+@Component({
+  selector: 'cr-iron-slip',
+  imports: [CautionsList, MatButton, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="pinned">
+      <div class="figures" aria-live="polite">
+        <p class="bar">
+          <span class="caption">Bar, {{ metal() }}</span>
+          <strong data-testid="section">{{ name() }}</strong>
+        </p>
+        <p class="cut" [class.stale]="stale()">
+          <span class="caption">Cut</span>
+          <strong data-testid="cut" [attr.aria-label]="text.length(plan().iron.cutLength)">
+            <span [textContent]="cut().whole"></span>
+            <span class="fraction" [textContent]="cut().fraction"></span>
+            <span [textContent]="cut().sign"></span>
+          </strong>
+        </p>
+      </div>
+      <div class="save">
+        <button mat-flat-button [disabled]="stale() || saving()" (click)="save.emit()">
+          <mat-icon svgIcon="save" />{{ saving() ? 'Saving' : 'Save'
+          }}<span class="wide" [hidden]="saving()">&nbsp;pattern</span>
+        </button>
+        <span class="state">{{ dirty() ? 'not saved yet' : 'saved' }}</span>
+      </div>
+    </div>
+    <div class="rest">
+      <ng-content />
+      <cr-cautions-list [cautions]="warnings()" />
+      @if (told().length > 0) {
+        <ul class="told">
+          @for (line of told(); track line) {
+            <li>{{ line }}</li>
+          }
+        </ul>
+      }
+      <dl>
+        <div>
+          <dt>Weight</dt>
+          <dd>{{ text.weight(plan().iron.weight) }}</dd>
+        </div>
+        <div>
+          <dt>Nails</dt>
+          <dd>
+            {{ driven() }} of {{ plan().nails.length }} holes
+            @if (plan().nailing.size; as nail) {
+              <small>{{ nail.name }}</small>
+            }
+          </dd>
+        </div>
+        @if (plan().iron.closing > 0) {
+          <div data-testid="closing">
+            <dt>Closing run, in the cut</dt>
+            <dd>{{ text.length(plan().iron.closing) }}</dd>
+          </div>
+        }
+        @for (part of plan().iron.parts; track part.label) {
+          <div class="part" data-testid="part">
+            <dt>{{ part.label }}</dt>
+            <dd>
+              {{ text.bare(part.width) }} x {{ text.bare(part.thickness) }}, {{ text.length(part.length) }}
+              <small>({{ text.weight(part.weight) }})</small>
+            </dd>
+          </div>
+        }
+        @if (uneven()) {
+          <div>
+            <dt>Outer, inner branch</dt>
+            <dd>
+              {{ text.length(plan().iron.branches.lateral) }}, {{ text.length(plan().iron.branches.medial) }}
+            </dd>
+          </div>
+        }
+        <div>
+          <dt>Plain shoe</dt>
+          <dd>
+            {{ text.length(plan().iron.plainCut) }}
+            @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
+              @if (more !== '0') {
+                <small>(this one {{ more }})</small>
+              }
+            }
+          </dd>
+        </div>
+        @for (rule of plan().iron.rules; track rule.name) {
+          <div>
+            <dt>{{ rule.name }} + {{ text.length(rulesAdd) }}</dt>
+            <dd>
+              {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
+            </dd>
+          </div>
+        }
+        @if (against(); as last) {
+          <div>
+            <dt>Against “{{ last.name }}”</dt>
+            <dd>{{ last.change }}</dd>
+          </div>
+        }
+        <div class="suggest">
+          <dt>Usual bar: {{ plan().suggestion.name }}</dt>
+          <dd>
+            @if (plan().suggestion.name === name()) {
+              this one
+            } @else {
+              <button type="button" (click)="take.emit(plan().suggestion.section)">Take it</button>
+            }
+          </dd>
+          <dd class="reason">{{ text.told(plan().suggestion.reason) }}</dd>
+        </div>
+      </dl>
+      <cr-cautions-list [cautions]="notes()" />
+      @if (courses().length > 0) {
+        <details class="fold" open>
+          <summary>What follows</summary>
+          <ul class="told">
+            @for (one of courses(); track one.label) {
+              <li>{{ one.label }}: {{ one.days }}</li>
+            }
+          </ul>
+        </details>
+      }
+      <details class="fold">
+        <summary>Order of the work</summary>
+        <ol class="told">
+          @for (step of plan().forging; track $index) {
+            <li>{{ text.told(step.text) }}</li>
+          }
+        </ol>
+      </details>
+    </div>
+  `,
+  styleUrl: './iron-slip.scss',
+})
+export class IronSlip {
+  protected readonly rulesAdd = RULES_ADD
+  readonly plan = input.required<Plan>()
+  readonly section = input.required<Section>()
+  /** What the foot wears now, to compare with. */
+  readonly wears = input<StoredPattern | undefined>()
+  /** Of the visit: what follows is counted from it. */
+  readonly day = input('')
+  readonly stale = input(false)
+  readonly dirty = input(false)
+  readonly saving = input(false)
+  readonly save = output()
+  readonly take = output<Section>()
+
+  protected readonly text = inject(FigureText)
+  protected readonly cut = computed(() => this.text.parts(this.plan().iron.cutLength))
+  protected readonly name = computed(() => {
+    const section = this.section()
+    const inches = this.text.style().unit === 'in'
+    if (inches)
+      return commonName(section) ?? `${this.text.bare(section.width)} x ${this.text.bare(section.thickness)}`
+    return `${this.text.bare(section.width)} x ${this.text.length(section.thickness)}`
+  })
+  protected readonly metal = computed(() => {
+    const { shape, material } = this.section()
+    return shape === 'flat' ? material : `${shape} ${material}`
+  })
+  /** What asks for a decision stands above the figures, what is good to know below them. */
+  protected readonly warnings = computed(() =>
+    this.plan().cautions.filter(({ severity }) => severity !== 'note'),
+  )
+  protected readonly notes = computed(() =>
+    this.plan().cautions.filter(({ severity }) => severity === 'note'),
+  )
+  /** What the modifications come to, in words. */
+  protected readonly told = computed(() =>
+    this.plan().modifications.flatMap((one) => one.told.map(this.text.told)),
+  )
+  /** What is due in the days after, with its dates where the day of the visit is known. */
+  protected readonly courses = computed(() =>
+    this.plan().modifications.flatMap(({ course }) =>
+      course.map(({ label, fromDay, toDay }) => ({ label, days: this.days(fromDay, toDay) })),
+    ),
+  )
+
+  private days(from: number, to: number): string {
+    if (!this.day()) return from === to ? `day ${from}` : `day ${from} to ${to}`
+    const on = (day: number) =>
+      shortDay(formatISO(addDays(parseISO(this.day()), day), { representation: 'date' }))
+    return from === to ? on(from) : `${on(from)} to ${on(to)}`
+  }
+
+  protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
+  protected readonly uneven = computed(
+    () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,
+  )
+  protected readonly against = computed(() => {
+    const wears = this.wears()
+    if (!wears) return undefined
+    const change = this.text.difference(this.plan().iron.cutLength - wears.result.cutLength)
+    return { name: wears.name, change: change === '0' ? 'same cut' : change }
+  })
+}

@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
+import type { Section } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { benchActions } from '../../state/bench/bench.feature'
+import { Brought } from '../brought'
+import { Desk } from '../desk'
+import { Keeping } from '../keep/keeping'
+import { AgreedList } from './agreed-list'
+import { IronSlip } from './iron-slip'
+
+/** Beside the drawing of every step that has a plan: bar, cut, cautions, what was agreed, and saving. */
+@Component({
+  selector: 'cr-plan-slip',
+  imports: [AgreedList, Brought, IronSlip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (desk.plan(); as plan) {
+      @if (desk.draft(); as draft) {
+        <cr-iron-slip
+          [plan]="plan"
+          [day]="desk.page()!.visit.date"
+          [section]="draft.shoe.section"
+          [wears]="desk.wears()"
+          [stale]="desk.stale()"
+          [dirty]="draft.dirty || !draft.base.record"
+          [saving]="keeping.saving()"
+          (save)="keeping.saveDrawn()"
+          (take)="takeSection($event)"
+        >
+          @if (desk.step()?.inSlip; as part) {
+            <cr-brought [part]="part" />
+          }
+          <cr-agreed-list />
+        </cr-iron-slip>
+      }
+    }
+  `,
+  host: { class: 'through' },
+})
+export class PlanSlip {
+  protected readonly desk = inject(Desk)
+  protected readonly keeping = inject(Keeping)
+  private readonly store = inject(Store)
+
+  protected takeSection(section: Section): void {
+    const { shoe } = this.desk.draft()!
+    const taken = { ...shoe, section: { ...section, material: shoe.section.material } }
+    this.store.dispatch(benchActions.setShoe({ shoe: taken, touched: 'section' }))
+    this.desk.settle()
+  }
+}

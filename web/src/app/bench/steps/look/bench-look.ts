@@ -1,0 +1,82 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
+import { Desk } from '../../desk'
+import { LookDrawing } from './look-drawing'
+import { LookPanel } from './look-panel'
+import { LookStep } from './look-step'
+import { Looking } from './looking'
+
+/** What is asked while it is looked. */
+@Component({
+  selector: 'cr-look-inputs',
+  imports: [LookStep],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (looking.look(); as look) {
+      <cr-look-step
+        [look]="look"
+        [side]="desk.side()"
+        [weeksSince]="looking.weeksSince()"
+        [cycleWeeks]="desk.page()!.horse.cycleWeeks"
+      />
+    }
+  `,
+  host: { class: 'through' },
+})
+export class LookInputs {
+  protected readonly desk = inject(Desk)
+  protected readonly looking = inject(Looking)
+}
+
+/** The foot to be touched where something is found. */
+@Component({
+  selector: 'cr-look-sole',
+  imports: [LookDrawing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (looking.look()) {
+      <cr-look-drawing
+        [map]="looking.map()"
+        [side]="desk.side()"
+        [findings]="looking.marked()"
+        [questions]="looking.questions()"
+        [standIn]="looking.standIn()"
+        (touched)="looking.find($event)"
+      />
+    }
+  `,
+  host: { class: 'through' },
+})
+export class LookSole {
+  protected readonly desk = inject(Desk)
+  protected readonly looking = inject(Looking)
+}
+
+/** What was found, what is asked again, what calls for the vet, and what is advised. */
+@Component({
+  selector: 'cr-look-beside',
+  imports: [LookPanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (looking.look(); as look) {
+      <cr-look-panel
+        [look]="look"
+        [side]="desk.side()"
+        [findings]="looking.findings()"
+        [questions]="looking.questions()"
+        [gates]="looking.closedGates()"
+        [advice]="looking.advice()"
+        [unsaved]="looking.unsaved()"
+        [failure]="looking.failure()"
+        [contradictions]="looking.contradictions()"
+        (read)="looking.readGates()"
+        (decide)="looking.decide($event)"
+        (again)="looking.again($event)"
+      />
+    }
+  `,
+  host: { class: 'through' },
+})
+export class LookBeside {
+  protected readonly desk = inject(Desk)
+  protected readonly looking = inject(Looking)
+}

@@ -1,0 +1,256 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import {
+  describeProblem,
+  FOOT_FIGURES,
+  type Animal,
+  type Foot,
+  type FootFigure,
+  type FootFigureKey,
+  type FootRecord,
+  type HeelMeasure,
+  type Problem,
+  type TipSource,
+} from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { Fold } from '../../../common/fold'
+import { FigureText } from '../../../drawing/figure-text'
+import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
+import { OPPOSITE, type Draft } from '../../../state/bench/draft'
+import { FigureField } from '../../figure-field'
+import { ChoiceRow } from '../look/choice-row'
+import { CaliperPanel } from './caliper-panel'
+import type { Side } from '@crescent/core'
+
+/** The refinements in the order of the work: cleaned first, then the wall, then seen from the side. */
+const GROUPS: { group: FootFigure['group']; title: string }[] = [
+  { group: 'widest', title: 'Apex and widest part' },
+  { group: 'outline', title: 'Outline' },
+  { group: 'wall', title: 'Wall and sole plane' },
+  { group: 'landmarks', title: 'Frog, bulbs and bone' },
+  { group: 'side', title: 'Seen from the side' },
+]
+const HEEL_MEASURES: HeelMeasure[] = ['outside', 'middle of web']
+const TIP_SOURCES: TipSource[] = ['radiograph', 'hoof tester']
+/** Order within a group where it differs from that in which figures lean on each other. */
+const FIRST: FootFigureKey[] = ['frogApex', 'barsFromToe', 'arcFromToe', 'widestFromToe']
+
+const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
+
+/** Map: the five measurements, and the refinements with their defaults. */
+@Component({
+  selector: 'cr-map-step',
+  imports: [CaliperPanel, ChoiceRow, FigureField, Fold, MatButton, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div data-fields>
+      @if (empty() && previous(); as last) {
+        <div class="start">
+          <p>Nothing measured yet at this visit.</p>
+          <button mat-flat-button (click)="store.dispatch(copyLast())">
+            <mat-icon svgIcon="copy" />Start from the last visit
+          </button>
+        </div>
+      }
+      @if (caliper()) {
+        <cr-caliper-panel (closed)="caliper.set(false)" />
+      }
+      @for (figure of measured(); track figure.key) {
+        <cr-figure-field
+          [field]="figure.key"
+          [label]="figure.label"
+          [kind]="figure.kind"
+          [where]="figure.where"
+          [note]="noteFor(figure)"
+          [value]="draft().foot.figures[figure.key]"
+          [assumed]="figure.fallback ? foot()?.[figure.key] : undefined"
+          [entry]="draft().foot.entries[figure.key]"
+          [problem]="problemOf(figure.key)"
+          (figure)="set(figure.key, $event)"
+          (unread)="keep(figure.key, $event)"
+          (left)="settle()"
+        />
+        @if (figure.key === 'heelWidth') {
+          <cr-choice-row
+            label="Heels measured"
+            [choices]="heelMeasures"
+            [chosen]="[draft().foot.heelMeasure ?? 'outside']"
+            (tapped)="measureHeels($event)"
+          />
+        }
+      }
+      @for (group of groups; track group.group) {
+        <details class="fold" [crFold]="faulty(group.group)">
+          <summary>
+            {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
+          </summary>
+          @for (figure of figuresIn(group.group); track figure.key) {
+            <cr-figure-field
+              [field]="figure.key"
+              [label]="figure.label"
+              [kind]="figure.kind"
+              [where]="figure.where"
+              [value]="draft().foot.figures[figure.key]"
+              [assumed]="foot()?.[figure.key]"
+              [note]="
+                !figure.fallback && draft().foot.figures[figure.key] === undefined
+                  ? 'Not known; never guessed.'
+                  : ''
+              "
+              [entry]="draft().foot.entries[figure.key]"
+              [problem]="problemOf(figure.key)"
+              (figure)="set(figure.key, $event)"
+              (unread)="keep(figure.key, $event)"
+              (left)="settle()"
+            />
+            @if (figure.key === 'tipFromToe') {
+              <cr-choice-row
+                label="Tip found by"
+                [choices]="tipSources"
+                [chosen]="draft().foot.tipBy ? [draft().foot.tipBy!] : []"
+                (tapped)="findTip($event)"
+              />
+            }
+          }
+        </details>
+      }
+      <div class="animal" role="group" aria-label="Kind of animal">
+        @for (animal of animals; track animal) {
+          <button type="button" [attr.aria-pressed]="draft().foot.animal === animal" (click)="choose(animal)">
+            {{ animal }}
+          </button>
+        }
+      </div>
+      <div class="carry">
+        <button mat-stroked-button [attr.aria-pressed]="caliper()" (click)="caliper.set(!caliper())">
+          <mat-icon svgIcon="caliper" />Practice caliper
+        </button>
+        @if (previous()) {
+          <button mat-stroked-button (click)="store.dispatch(copyLast())">
+            <mat-icon svgIcon="copy" />Copy last visit
+          </button>
+        }
+        <button mat-stroked-button [disabled]="!canMirror()" (click)="store.dispatch(mirror())">
+          <mat-icon svgIcon="mirror" />Mirror from {{ other() }}
+        </button>
+      </div>
+      @if (!canMirror()) {
+        <p class="muted">Nothing to mirror: {{ other() }} is not measured at this visit.</p>
+      }
+    </div>
+  `,
+  styles: `
+    .start {
+      display: grid;
+      gap: 8px;
+      margin-bottom: 12px;
+      padding: 12px;
+      background: var(--ember-wash);
+      border-radius: 6px;
+    }
+    .animal {
+      display: grid;
+      grid-template-columns: repeat(4, auto);
+      margin: 8px 0 12px;
+      border: 1px solid var(--rule-strong);
+      border-radius: 6px;
+      overflow: hidden;
+    }
+    .animal button {
+      min-height: 44px;
+      padding: 0 4px;
+      color: inherit;
+      font: inherit;
+      font-size: 0.9rem;
+      background: var(--sheet);
+      border: 0;
+      cursor: pointer;
+    }
+    .animal button[aria-pressed='true'] {
+      color: var(--ember-ink);
+      font-weight: 650;
+      background: var(--ember);
+    }
+    .carry {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+  `,
+})
+export class MapStep {
+  readonly draft = input.required<Draft>()
+  readonly side = input.required<Side>()
+  readonly foot = input<Foot | undefined>()
+  readonly problems = input<readonly Problem[]>([])
+  readonly previous = input<FootRecord | undefined>()
+
+  protected readonly store = inject(Store)
+  protected readonly canMirror = this.store.selectSignal(benchFeature.selectCanMirror)
+  private readonly text = inject(FigureText)
+  /** The web that was measured to is asked for only where heels are measured to its middle. */
+  protected readonly measured = computed(() =>
+    FOOT_FIGURES.filter(
+      ({ group, key }) =>
+        group === 'measured' && (key !== 'heelWeb' || this.draft().foot.heelMeasure === 'middle of web'),
+    ),
+  )
+  protected readonly heelMeasures = HEEL_MEASURES
+  protected readonly tipSources = TIP_SOURCES
+  protected readonly caliper = signal(false)
+  protected readonly groups = GROUPS
+  protected readonly animals = ANIMALS
+  protected readonly copyLast = benchActions.copyLast
+  protected readonly mirror = benchActions.mirror
+  protected readonly other = computed(() => OPPOSITE[this.side()])
+  protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
+
+  protected figuresIn = (group: FootFigure['group']): readonly FootFigure[] =>
+    FOOT_FIGURES.filter((figure) => figure.group === group).sort(
+      (a, b) => FIRST.indexOf(a.key) - FIRST.indexOf(b.key),
+    )
+
+  /** A group with a fault in it must not hide it. */
+  protected faulty(group: FootFigure['group']): boolean {
+    return this.figuresIn(group).some(
+      ({ key }) => this.problemOf(key) !== undefined || this.draft().foot.entries[key] !== undefined,
+    )
+  }
+
+  protected summary(group: FootFigure['group']): string {
+    const given = this.figuresIn(group).filter(({ key }) => this.draft().foot.figures[key] !== undefined)
+    return given.length === 0
+      ? 'all at their defaults'
+      : `${given.map(({ label }) => label.toLowerCase()).join(', ')} given`
+  }
+
+  protected noteFor({ key, kind }: FootFigure): string {
+    const last = this.previous()?.foot[key]
+    const now = this.draft().foot.figures[key]
+    if (last === undefined) return ''
+    if (now === undefined) return `Last visit ${this.text.figure(last, kind)}`
+    if (kind !== 'length')
+      return now === last ? 'As last visit' : `Last visit ${this.text.figure(last, kind)}`
+    const change = this.text.difference(now - last)
+    return change === '0' ? 'As last visit' : `${change} since last visit`
+  }
+
+  protected problemOf(key: FootFigureKey): string | undefined {
+    const problem = this.problems().find(({ path }) => path === `foot.${key}`)
+    // A figure that is simply not there yet is not a fault worth shouting about.
+    if (!problem || this.draft().foot.figures[key] === undefined) return undefined
+    return describeProblem(problem, this.text.style())
+  }
+
+  protected set = (key: FootFigureKey, value: number | undefined): void =>
+    this.store.dispatch(benchActions.setFigure({ key, value }))
+  protected keep = (field: string, text: string): void =>
+    this.store.dispatch(benchActions.setEntry({ field, text }))
+  protected settle = (): void => this.store.dispatch(benchActions.settle())
+  protected measureHeels = (choice: string): void =>
+    this.store.dispatch(benchActions.setHeelMeasure({ heelMeasure: choice as HeelMeasure }))
+  protected findTip = (choice: string): void =>
+    this.store.dispatch(benchActions.setTipBy({ tipBy: choice as TipSource }))
+  protected choose = (animal: Animal): void => this.store.dispatch(benchActions.setAnimal({ animal }))
+}
