@@ -94,6 +94,17 @@ export function makeApp(
   return app
 }
 
+/** Guards that mean something for a page only; a script or a font is the smaller without them. */
+const OF_PAGES = [
+  'Cross-Origin-Opener-Policy',
+  'Origin-Agent-Cluster',
+  'X-DNS-Prefetch-Control',
+  'X-Download-Options',
+  'X-Frame-Options',
+  'X-Permitted-Cross-Domain-Policies',
+  'X-XSS-Protection',
+]
+
 /** Files are sent as the build packed them. Those with a hash in their name may be kept for ever; the page that names them must be asked for each time. */
 function serveScreens(app: Express, folder: string): void {
   const page = join(folder, 'index.html')
@@ -105,8 +116,9 @@ function serveScreens(app: Express, folder: string): void {
       orderPreference: ['br'],
       serveStatic: {
         setHeaders: (response, path) => {
-          const lasting = /-[A-Z0-9]{8}\.\w+(\.br)?$/.test(path)
+          const lasting = /-[\w-]{8}\.\w+(\.br)?$/.test(path)
           response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
+          if (lasting) for (const name of OF_PAGES) response.removeHeader(name)
         },
       },
     }),

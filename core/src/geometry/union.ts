@@ -1,4 +1,6 @@
-import { FillRule, unionD } from 'clipper2-ts'
+// Its engine alone: the whole library is three times as much, and every screen that draws a shoe loads it.
+import { ClipType, FillRule } from 'clipper2-ts/dist/Core.js'
+import { ClipperD } from 'clipper2-ts/dist/Engine.js'
 import type { Vec } from './vector'
 
 /** Digits behind the point that outlines are joined to, mm: finer than a saw or a pen. */
@@ -10,7 +12,11 @@ const DIGITS = 3
  */
 export function union(outlines: readonly (readonly Vec[])[]): Vec[][] {
   const paths = outlines.map((outline) => ccw(outline).map(([x, y]) => ({ x, y })))
-  return unionD(paths, [], FillRule.NonZero, DIGITS).map((path) => path.map(({ x, y }): Vec => [x, y]))
+  const clipper = new ClipperD(DIGITS)
+  clipper.addSubjectPaths(paths)
+  const joined: { x: number; y: number }[][] = []
+  clipper.execute(ClipType.Union, FillRule.NonZero, joined)
+  return joined.map((path) => path.map(({ x, y }): Vec => [x, y]))
 }
 
 /** The same outline, run counter-clockwise. */

@@ -140,3 +140,23 @@ describe('the steps', () => {
     expect(element.textContent).not.toContain('could not be loaded')
   })
 })
+
+describe('what is told while a hand pulls', () => {
+  it('rests for a moment, follows, and is right as soon as the hand is lifted', async () => {
+    const width = () => desk().told().plan!.foot.width
+    const before = desk().plan()!.foot.width
+    expect(width()).toBe(before)
+    TestBed.tick()
+    desk().pull({ path: 'foot.width', value: before + 1 })
+    TestBed.tick()
+    desk().pull({ path: 'foot.width', value: before + 3 })
+    TestBed.tick()
+    // The drawing is there at once.
+    expect(desk().plan()!.foot.width).toBe(before + 3)
+    expect(width()).not.toBe(before + 3)
+    await vi.waitFor(() => expect(width()).toBe(before + 3))
+    desk().pull({ path: 'foot.width', value: before + 2 })
+    desk().settle()
+    expect(width()).toBe(before + 2)
+  })
+})

@@ -1,4 +1,5 @@
 import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core'
+import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import {
   asTaken,
   currentPatterns,
@@ -10,10 +11,14 @@ import {
   type Plan,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { throttleTime } from 'rxjs'
 import { benchActions, benchFeature, selectFindings } from '../state/bench/bench.feature'
 import { footInput } from '../state/bench/draft'
 import type { BenchStep } from './bench-step'
 import type { Pulled } from './sole/pull-handles'
+
+/** ms between two renewals of what is told of a plan while a hand moves it. */
+const TOLD_REST = 120
 
 /** What lies on the Bench: the visit, the foot with its draft, the newest plan that could be made of it. */
 @Injectable()
@@ -49,6 +54,15 @@ export class Desk {
   })
   /** The newest plan of this foot that could be made: it stays in view while a figure is being put right. */
   readonly plan = computed(() => this.newest().plan)
+  private readonly now = computed(() => ({ plan: this.plan(), draft: this.draft() }))
+  private readonly rested = toSignal(
+    toObservable(this.now).pipe(throttleTime(TOLD_REST, undefined, { leading: true, trailing: true })),
+  )
+  /** A hand holds a handle. */
+  private readonly pulling = signal(false)
+  /** Plan and draft as they are told in words and figures: a drawing that follows a hand need not wait for tables. */
+  readonly told = computed(() => (this.pulling() ? (this.rested() ?? this.now()) : this.now()))
+
   /** What is in view are not the figures that are typed now. */
   readonly stale = computed(
     () => this.planning().plan === undefined || Object.keys(this.draft()?.foot.entries ?? {}).length > 0,
@@ -90,6 +104,7 @@ export class Desk {
   pull({ path, value }: Pulled): void {
     const [draft, plan] = [this.draft(), this.plan()]
     if (!draft || !plan) return
+    this.pulling.set(true)
     if (!path.startsWith('foot.')) {
       const shoe = withFigure(draft.shoe, path, value, plan)
       return this.store.dispatch(benchActions.setShoe({ shoe, touched: path }))
@@ -100,6 +115,9 @@ export class Desk {
   }
 
   /** A hand was lifted: what was changed till now is one step. */
-  settle = (): void => this.store.dispatch(benchActions.settle())
+  settle = (): void => {
+    this.pulling.set(false)
+    this.store.dispatch(benchActions.settle())
+  }
   copyLast = (): void => this.store.dispatch(benchActions.copyLast())
 }

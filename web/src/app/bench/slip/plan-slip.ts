@@ -14,8 +14,8 @@ import { IronSlip } from './iron-slip'
   imports: [AgreedList, Brought, IronSlip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.plan(); as plan) {
-      @if (desk.draft(); as draft) {
+    @if (desk.told().plan; as plan) {
+      @if (desk.told().draft; as draft) {
         <cr-iron-slip
           [plan]="plan"
           [day]="desk.page()!.visit.date"

@@ -9,7 +9,7 @@ import { Mapping } from './mapping'
   imports: [BalancePanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (mapping.toldPlan() ?? desk.plan(); as plan) {
+    @if (desk.told().plan; as plan) {
       <cr-balance-panel
         [plan]="plan"
         [worn]="mapping.wornBalance()"

@@ -10,11 +10,11 @@ import { SideDrawing } from './side-drawing'
   imports: [MapStep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.draft(); as draft) {
+    @if (desk.told().draft; as draft) {
       <cr-map-step
         [draft]="draft"
         [side]="desk.side()"
-        [foot]="desk.plan()?.foot"
+        [foot]="desk.told().plan?.foot"
         [problems]="desk.planning().problems"
         [previous]="desk.previous()"
       />

@@ -1,17 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core'
 import { endProportion, footOutline, planShoe, readFoot, type BreakoverSchool } from '@crescent/core'
-import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import { Store } from '@ngrx/store'
-import { throttleTime } from 'rxjs'
 import { longDay } from '../../../common/today'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
 import { footInput, OPPOSITE } from '../../../state/bench/draft'
 import { lookFeature } from '../../../state/look/look.feature'
 import { recordsActions, recordsFeature } from '../../../state/records/records.feature'
 import type { OtherFoot } from './compare-view'
-
-/** ms between two renewals of the table of schools. */
-const TABLE_REST = 120
 
 /** What the Bench needs while a foot is mapped: what it is compared with, and the school of its breakover. */
 @Injectable()
@@ -25,11 +20,6 @@ export class Mapping {
   private readonly look = this.store.selectSignal(lookFeature.selectLook)
   private readonly plan = computed(() => this.planning().plan)
   private readonly horsePage = this.store.selectSignal(recordsFeature.selectPage)
-
-  /** The plan whose balance is told: at most every so often, so that a dragged handle need not wait for a table. */
-  readonly toldPlan = toSignal(
-    toObservable(this.plan).pipe(throttleTime(TABLE_REST, undefined, { leading: true, trailing: true })),
-  )
 
   private readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
   private readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
@@ -77,10 +67,14 @@ export class Mapping {
     return { outline: footOutline(read.value.foot).track.points, toeY: read.value.foot.widestFromToe }
   })
 
+  /** The pattern of the shoe it wears. A signal of its own: the draft changes with every figure, the pattern does not. */
+  private readonly worn = computed(() => {
+    const base = this.draft()?.base.pattern
+    return this.page()?.patterns.find(({ id }) => id === base?.id)
+  })
   /** The balance of the shoe it wears, worked out from its pattern. */
   readonly wornBalance = computed(() => {
-    const base = this.draft()?.base.pattern
-    const worn = this.page()?.patterns.find(({ id }) => id === base?.id)
+    const worn = this.worn()
     if (!worn) return undefined
     try {
       return planShoe(worn.foot, worn.shoe, worn.workshop).balance

@@ -9,8 +9,8 @@ import { NailStep } from './nail-step'
   imports: [NailStep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.plan(); as plan) {
-      @if (desk.draft(); as draft) {
+    @if (desk.told().plan; as plan) {
+      @if (desk.told().draft; as draft) {
         <cr-nail-step
           [draft]="draft"
           [plan]="plan"

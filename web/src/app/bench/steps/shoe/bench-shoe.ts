@@ -13,10 +13,10 @@ import { ShoeStep } from './shoe-step'
   imports: [ShoeStep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.draft(); as draft) {
+    @if (desk.told().draft; as draft) {
       <cr-shoe-step
         [draft]="draft"
-        [plan]="desk.plan()"
+        [plan]="desk.told().plan"
         [problems]="desk.planning().problems"
         [advice]="looking.standingAdvice()"
         (pictures)="shaping.pictures()"
