@@ -28,4 +28,25 @@ export const HOUSE = [
     /** For tests only: may look at everything, and nothing that ships looks at it. */
     testing: ['testing'],
   },
+  {
+    root: 'server/src',
+    storeys: [
+      'database',
+      'resources/*/table',
+      'practice',
+      'http',
+      'config',
+      'resources',
+      'app',
+      'demo',
+      'commands',
+      'main',
+    ],
+    testing: ['testing'],
+  },
+  {
+    root: 'web/src/app',
+    storeys: ['common', 'state', 'drawing', 'help', 'change', 'erasing', 'bench', 'round', 'stable', 'shell'],
+    testing: ['testing'],
+  },
 ]

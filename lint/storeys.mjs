@@ -4,12 +4,21 @@ import { HOUSE } from './house.mjs'
 
 const base = resolve(import.meta.dirname, '..')
 
+/** The storey of a file: the longest of those that name its folders or itself; a star stands for any one folder. */
+function storeyOf(within, storeys) {
+  const path = within.replace(/(\.spec)?\.ts$/, '').split('/')
+  const named = storeys.filter((storey) =>
+    storey.split('/').every((name, i) => path[i] !== undefined && (name === '*' || name === path[i])),
+  )
+  return named.sort((a, b) => b.length - a.length)[0] ?? path[0]
+}
+
 /** Where in the house a file stands; undefined outside of it. */
 function placeOf(file) {
   for (const part of HOUSE) {
     const within = relative(join(base, part.root), file)
     if (within.startsWith('..')) continue
-    const storey = within.split('/')[0].replace(/(\.spec)?\.ts$/, '')
+    const storey = storeyOf(within, part.storeys)
     return { part, storey, height: part.storeys.indexOf(storey), testing: part.testing.includes(storey) }
   }
   return undefined

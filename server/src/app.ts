@@ -9,14 +9,14 @@ import helmet from 'helmet'
 import { pino, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
 import type { Config } from './config'
-import type { Practice } from './database/practice'
+import type { Practice } from './practice'
 import { knownCallers } from './http/callers'
 import { answerError, noRoute } from './http/errors'
 import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
 import { handler } from './http/route'
 import { open, SESSION_ROUTES, signIn } from './http/sign-in'
-import { routes } from './routes'
+import { routes } from './resources'
 
 /** Requests are counted within this, ms. */
 const WINDOW = 10_000

@@ -3,7 +3,7 @@ import { readConfig } from './config'
 import request from 'supertest'
 import { makeBed } from './testing'
 import { describeRoutes } from './http/openapi'
-import { routes } from './routes'
+import { routes } from './resources'
 
 describe('readConfig', () => {
   it('has usual values on this machine only', () => {

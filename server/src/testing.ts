@@ -7,10 +7,10 @@ import { pino } from 'pino'
 import type { Express } from 'express'
 import { makeApp } from './app'
 import type { Config } from './config'
-import { importLibrary, type ImportReport } from './database/library-in'
-import { libraryText } from './database/library-out'
+import { importLibrary, type ImportReport } from './resources/library/in'
+import { libraryText } from './resources/library/out'
 import { databaseFile } from './database/open'
-import { openPractice, type Practice } from './database/practice'
+import { openPractice, type Practice } from './practice'
 
 /** For tests: a practice in a throwaway folder, and its application. */
 export interface Bed {

@@ -8,9 +8,9 @@ import {
   moveDatabase,
   swapAside,
   whatLiesAside,
-} from '../database/aside'
+} from '../resources/safekeeping/aside'
 import { databaseFile } from '../database/open'
-import { openPractice } from '../database/practice'
+import { openPractice } from '../practice'
 import { finishSwap } from '../database/swap'
 import { failPlainly } from './plainly'
 

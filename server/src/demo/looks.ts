@@ -1,6 +1,6 @@
 import { formatISO } from 'date-fns'
 import { gatesOf, newLook, type FootLook, type Side } from '@crescent/core'
-import type { Practice } from '../database/practice'
+import type { Practice } from '../practice'
 import { footAt } from './feet'
 import { chance, half, idFor, stamp } from './made-up'
 import type { DemoHorse } from './schema'

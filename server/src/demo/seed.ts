@@ -1,6 +1,6 @@
 import { addDays, formatISO } from 'date-fns'
 import { planShoe, snapshotOf, type Side } from '@crescent/core'
-import type { Practice } from '../database/practice'
+import type { Practice } from '../practice'
 import { footAt } from './feet'
 import { seedLook } from './looks'
 import { chance, idFor, stamp } from './made-up'

@@ -1,7 +1,7 @@
 import type { Request, RequestHandler, Response } from 'express'
 import type * as z from 'zod'
 import { checkStillThere } from '../database/faults'
-import type { Practice } from '../database/practice'
+import type { Practice } from '../practice'
 import { Busy, read } from './door'
 
 /** What a route has at hand. */

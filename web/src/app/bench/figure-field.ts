@@ -15,7 +15,7 @@ import { MatIcon } from '@angular/material/icon'
 import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
 import { Press } from '../common/press'
 import { FigureText } from '../drawing/figure-text'
-import { RulePicture } from './steps/map/rule-picture'
+import { RulePicture } from '../help/rule-picture'
 import { Worded } from '../help/worded'
 
 let count = 0

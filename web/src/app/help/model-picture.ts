@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core'
 import { cutAt, sectionOutline, USUAL_WORKSHOP, type Plan, type Vec } from '@crescent/core'
-import { WallPicture } from '../bench/steps/nail/wall-picture'
+import { WallPicture } from '../drawing/wall-picture'
 import { MODEL_FOOT, MODEL_SIDE, MODEL_VIEW, modelPlan } from '../drawing/model-foot'
 import { apartOf } from '../drawing/joined'
 import { svgPath, svgRings, type View } from '../drawing/svg-path'

@@ -21,7 +21,7 @@ import { shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import type { VersionsDialogData } from '../bench/keep/versions-dialog'
-import type { EraseDialogData } from './erase-dialog'
+import type { EraseDialogData } from '../erasing/erase-dialog'
 import type { JoinDialogData } from './join-dialog'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 import { Help } from '../help/help'
@@ -134,7 +134,7 @@ export class HorsePageView {
     if (!record) return
     const { id, version, name } = record
     void this.dialogs
-      .ask<boolean, EraseDialogData>(() => import('./erase-dialog').then((m) => m.EraseDialog), {
+      .ask<boolean, EraseDialogData>(() => import('../erasing/erase-dialog').then((m) => m.EraseDialog), {
         data: {
           ...{ kind, id, version, name, visitIds: visits.map((visit) => visit.id) },
           ...(kind === 'horse' && { horseId: horse.id }),

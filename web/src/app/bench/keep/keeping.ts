@@ -18,7 +18,7 @@ import { FigureText } from '../../drawing/figure-text'
 import { benchActions, benchFeature, selectFindings } from '../../state/bench/bench.feature'
 import { footInput, SIDES } from '../../state/bench/draft'
 import { settingsActions } from '../../state/settings/settings.feature'
-import type { EraseDialogData } from '../../stable/erase-dialog'
+import type { EraseDialogData } from '../../erasing/erase-dialog'
 import { Desk } from '../desk'
 import type { ConflictAnswer, ConflictDialogData } from './conflict-dialog'
 import type { FinishAnswer, FinishDialogData } from './finish-dialog'
@@ -208,7 +208,7 @@ export class Keeping {
     const { visit, horse } = this.page()!
     const { id, version, date } = visit
     void this.dialogs
-      .ask<boolean, EraseDialogData>(() => import('../../stable/erase-dialog').then((m) => m.EraseDialog), {
+      .ask<boolean, EraseDialogData>(() => import('../../erasing/erase-dialog').then((m) => m.EraseDialog), {
         data: { kind: 'visit', id, version, name: shortDay(date), horseId: horse.id, visitIds: [id] },
         width: '480px',
       })

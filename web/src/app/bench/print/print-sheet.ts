@@ -4,7 +4,7 @@ import { longDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
 import { apartOf, weldsOf } from '../../drawing/joined'
 import { soleView, svgPath, svgRings } from '../../drawing/svg-path'
-import { VERDICT_WORDS } from '../steps/nail/words'
+import { VERDICT_WORDS } from '../../drawing/nail-words'
 
 /** What is done to a foot, as the sheet says it. */
 export const WORK_PRINTED: Record<FootWork, string> = {

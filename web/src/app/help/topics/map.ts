@@ -1,4 +1,4 @@
-import { rulePicture } from '../../bench/steps/map/rule-picture'
+import { rulePicture } from '../rule-picture'
 import type { HelpTopic } from '../help-topic'
 import { word } from './kit'
 

@@ -6,8 +6,8 @@ import { FOOT, planOf, STORE, show } from '../../../testing'
 import { BalancePanel } from './balance-panel'
 import { CompareView } from './compare-view'
 import { KeyboardCaliper } from './keyboard-caliper'
-import { RULES } from './rule-places'
-import { RulePicture } from './rule-picture'
+import { RULES } from '../../../help/rule-places'
+import { RulePicture } from '../../../help/rule-picture'
 import { SideDrawing } from './side-drawing'
 
 /** A row of a table, its cells set apart. */

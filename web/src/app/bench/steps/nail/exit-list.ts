@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import type { Half, HoleChange, Nail, NailPlan } from '@crescent/core'
 import { FigureField } from '../../figure-field'
 import { holeField } from './hole-lines'
-import { BRANCHES } from './words'
+import { BRANCHES } from '../../../drawing/nail-words'
 
 /** How high each driven nail came out, down the line of nails in one go: Enter goes to the next. */
 @Component({

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { describeProblem, type HoleChange, type Nail, type Plan, type Problem } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
 import { FigureField } from '../../figure-field'
-import { WallPicture } from './wall-picture'
+import { WallPicture } from '../../../drawing/wall-picture'
 
 /** A figure of a hole that can be said. */
 export type HoleFigure = keyof Omit<HoleChange, 'number'>

@@ -5,7 +5,7 @@ import { markAt, type KeepClear, type Plan, type WallPlace } from '@crescent/cor
 import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { WallTap } from './wall-tap'
-import { BRANCHES } from './words'
+import { BRANCHES } from '../../../drawing/nail-words'
 
 /** What of the wall nails are kept clear of: marked here, taken from the last shoe, or found while looking. */
 @Component({

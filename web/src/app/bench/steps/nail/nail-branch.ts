@@ -25,7 +25,7 @@ import {
 import { FigureText } from '../../../drawing/figure-text'
 import { FigureField } from '../../figure-field'
 import { HoleLines, holeField, type HoleFigure } from './hole-lines'
-import { VERDICT_WORDS, type BranchWords } from './words'
+import { VERDICT_WORDS, type BranchWords } from '../../../drawing/nail-words'
 
 const ENDS = [
   { key: 'first', label: 'First hole', where: 'From the middle of the toe along the outer rim.' },

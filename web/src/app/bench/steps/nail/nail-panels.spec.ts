@@ -11,7 +11,7 @@ import { HoleLines } from './hole-lines'
 import { KeepClearList } from './keep-clear-list'
 import { NailStep } from './nail-step'
 import { NailsDialog } from './nails-dialog'
-import { WallPicture } from './wall-picture'
+import { WallPicture } from '../../../drawing/wall-picture'
 
 const SHELF = { sizes: USUAL_NAIL_SIZES, turningRadius: 22 }
 const draft = () => TestBed.inject(Store).selectSignal(benchFeature.selectDraft)()!

@@ -24,7 +24,7 @@ import { KeepClearList } from './keep-clear-list'
 import { NailBranch } from './nail-branch'
 import { ExitList } from './exit-list'
 import { holeField } from './hole-lines'
-import { BRANCHES } from './words'
+import { BRANCHES } from '../../../drawing/nail-words'
 import { Worded } from '../../../help/worded'
 
 /** Nails: school, size, which holes are driven, where each lies and leans, and what is to be thought of it. */

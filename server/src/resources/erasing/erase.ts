@@ -1,0 +1,74 @@
+import { existsSync, readdirSync } from 'node:fs'
+import type { Erasure } from '@crescent/core'
+import { backupFolder } from '../../database/backup'
+import type { Practice } from '../../practice'
+import { writeOver } from '../safekeeping/written-over'
+
+export type ErasedKind = 'owner' | 'horse' | 'visit'
+
+/** What goes with each kind, from what points at others to what is pointed at; `ids` are its visits and patterns. */
+const VISITS: Record<ErasedKind, string> = {
+  owner: 'SELECT id FROM visits WHERE horse_id IN (SELECT id FROM horses WHERE owner_id = @id)',
+  horse: 'SELECT id FROM visits WHERE horse_id = @id',
+  visit: 'SELECT id FROM visits WHERE id = @id',
+}
+const PATTERNS: Record<ErasedKind, string> = {
+  owner: 'SELECT id FROM patterns WHERE horse_id IN (SELECT id FROM horses WHERE owner_id = @id)',
+  horse: 'SELECT id FROM patterns WHERE horse_id = @id',
+  // A pattern belongs to its foot: it stays when the visit it was made at goes.
+  visit: 'SELECT id FROM patterns WHERE 0 AND id = @id',
+}
+const HORSES: Record<ErasedKind, string> = {
+  owner: 'SELECT id FROM horses WHERE owner_id = @id',
+  horse: 'SELECT id FROM horses WHERE id = @id',
+  visit: 'SELECT id FROM horses WHERE 0 AND id = @id',
+}
+
+/** What would go with an owner, a horse or a visit; undefined where there is none. */
+export function whatGoes(
+  { db }: Practice,
+  dataFolder: string,
+  kind: ErasedKind,
+  id: string,
+): Erasure | undefined {
+  if (!db.prepare(`SELECT 1 FROM ${kind}s WHERE id = ?`).get(id)) return undefined
+  const count = (from: string) =>
+    (db.prepare(`SELECT count(*) AS n FROM (${from})`).get({ id }) as { n: number }).n
+  const names = db.prepare(`SELECT name FROM horses WHERE id IN (${HORSES[kind]}) ORDER BY name`).all({ id })
+  return {
+    horses: (names as { name: string }[]).map(({ name }) => name),
+    visits: count(VISITS[kind]),
+    patterns: count(PATTERNS[kind]),
+    feet: count(`SELECT 1 FROM foot_records WHERE visit_id IN (${VISITS[kind]})`),
+    backups: backupsIn(dataFolder),
+  }
+}
+
+function backupsIn(dataFolder: string): number {
+  const folder = backupFolder(dataFolder)
+  return existsSync(folder) ? readdirSync(folder).filter((name) => name.endsWith('.sqlite')).length : 0
+}
+
+/**
+ * Takes it out for good, and out of the file too: what lay there is written over.
+ *
+ * @returns why it may still be read in the file, though the practice has it no more
+ */
+export async function erase(practice: Practice, kind: ErasedKind, id: string): Promise<unknown> {
+  const { db, facts } = practice
+  const run = (sql: string) => db.prepare(sql).run({ id })
+  db.transaction(() => {
+    run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM looks WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM pattern_versions WHERE pattern_id IN (${PATTERNS[kind]})`)
+    // A foot of another horse that wears such a pattern keeps its measures.
+    run(`UPDATE foot_records SET pattern_id = NULL WHERE pattern_id IN (${PATTERNS[kind]})`)
+    run(`DELETE FROM patterns WHERE id IN (${PATTERNS[kind]})`)
+    run(`UPDATE patterns SET visit_id = NULL WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM visits WHERE id IN (${VISITS[kind]})`)
+    run(`DELETE FROM horses WHERE id IN (${HORSES[kind]})`)
+    if (kind === 'owner') run('DELETE FROM owners WHERE id = @id')
+    facts.set({ traces: true })
+  }).immediate()
+  return writeOver(practice)
+}

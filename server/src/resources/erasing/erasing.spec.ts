@@ -1,0 +1,110 @@
+import { savePattern } from '../patterns/save'
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import Database from 'better-sqlite3'
+import request from 'supertest'
+import { databaseFile } from '../../database/open'
+import { writeOver } from '../safekeeping/written-over'
+import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
+
+let bed: Bed
+beforeEach(() => (bed = makeBed()))
+afterEach(() => bed.remove())
+const api = () => request(bed.app)
+
+/** A horse with a word in its pattern's notes that is nowhere else. */
+function shod(name: string, word: string) {
+  const made = addHorse(bed.practice, name)
+  const { horse, visit } = made
+  const pattern = savePattern(bed.practice, {
+    ...{ id: randomUUID(), version: 0, horseId: horse.id, side: 'LF', name: 'Set', visitId: visit.id },
+    ...{ foot: FOOT, shoe: SHOE, workshop: {}, notes: word.repeat(400), archived: false },
+  })
+  const record = bed.practice.footRecords.put({
+    ...{
+      id: randomUUID(),
+      version: 0,
+      visitId: visit.id,
+      side: 'LF',
+      foot: FOOT,
+      patternId: pattern.id,
+      notes: '',
+    },
+  })
+  return { ...made, pattern, record }
+}
+const inFile = (word: string): boolean =>
+  ['', '-wal'].some((tail) => {
+    try {
+      return readFileSync(databaseFile(bed.dataFolder) + tail).includes(word)
+    } catch {
+      return false
+    }
+  })
+
+describe('erasing', () => {
+  it('names what goes, takes a horse out with all its own and leaves the others, and it is gone from the file', async () => {
+    const one = shod('Ash', 'quillwort')
+    const other = shod('Elm', 'samphire')
+    expect((await api().get(`/api/horses/${one.horse.id}/erase`).expect(200)).body).toEqual({
+      ...{ horses: ['Ash'], visits: 1, patterns: 1, feet: 1, backups: 0 },
+    })
+    expect(inFile('quillwort')).toBe(true)
+    await api().post(`/api/horses/${one.horse.id}/erase`).send({ version: 1 }).expect(200)
+    expect(inFile('quillwort')).toBe(false)
+    expect(inFile('samphire')).toBe(true)
+    expect(bed.practice.horses.list().map(({ name }) => name)).toEqual(['Elm'])
+    expect(bed.practice.footRecords.list().map(({ id }) => id)).toEqual([other.record.id])
+    expect(bed.practice.db.pragma('foreign_key_check')).toEqual([])
+    // Its owner stays: erased apart, with whatever horses there still are.
+    expect(bed.practice.owners.get(one.owner.id)).toBeDefined()
+  })
+
+  it('takes an owner out with all horses, and a visit without the patterns made at it', async () => {
+    const one = shod('Ash', 'quillwort')
+    await api().post(`/api/visits/${one.visit.id}/erase`).send({ version: 1 }).expect(200)
+    expect(bed.practice.visits.list()).toEqual([])
+    expect(bed.practice.patterns.get(one.pattern.id)).toMatchObject({ visitId: null })
+    await api().post(`/api/owners/${one.owner.id}/erase`).send({ version: 1 }).expect(200)
+    expect([bed.practice.owners.list(), bed.practice.horses.list(), bed.practice.patterns.list()]).toEqual([
+      [],
+      [],
+      [],
+    ])
+  })
+
+  it('says so where the file still holds it, remembers that, and writes it over later', async () => {
+    const { horse } = shod('Ash', 'quillwort')
+    // Who is in the middle of reading keeps the log as it stands.
+    const reader = new Database(databaseFile(bed.dataFolder), { readonly: true })
+    const reading = reader.prepare('SELECT name FROM horses').iterate()
+    reading.next()
+    const erased = await api().post(`/api/horses/${horse.id}/erase`).send({ version: 1 }).expect(200)
+    expect(erased.body).toMatchObject({ horses: ['Ash'], traces: true })
+    await api().get(`/api/horses/${horse.id}`).expect(404)
+    expect(bed.practice.facts.current().traces).toBe(true)
+    expect(inFile('quillwort')).toBe(true)
+    reading.return!()
+    reader.close()
+    expect(await writeOver(bed.practice)).toBeUndefined()
+    expect(inFile('quillwort')).toBe(false)
+    expect(bed.practice.facts.current().traces).toBe(false)
+  }, 30_000)
+
+  it('says how many backups still hold it', async () => {
+    const { horse } = addHorse(bed.practice)
+    await api().post('/api/backup').expect(200)
+    expect((await api().get(`/api/horses/${horse.id}/erase`)).body.backups).toBe(1)
+  })
+
+  it('refuses what was changed since it was read, and what is not there', async () => {
+    const { horse } = addHorse(bed.practice)
+    bed.practice.horses.put({ ...horse, name: 'Renamed' })
+    await api().post(`/api/horses/${horse.id}/erase`).send({ version: 1 }).expect(409)
+    await api().post(`/api/horses/${randomUUID()}/erase`).send({ version: 1 }).expect(404)
+    await api().get(`/api/visits/${randomUUID()}/erase`).expect(404)
+    await api().post(`/api/horses/${horse.id}/erase`).send({}).expect(400)
+    expect(bed.practice.horses.list()).toHaveLength(1)
+  })
+})

@@ -1,0 +1,117 @@
+import {
+  SIDES,
+  workOf,
+  type Horse,
+  type HorseSummary,
+  type Round,
+  type Side,
+  type VisitFeet,
+} from '@crescent/core'
+import type { Db } from '../../database/db'
+import { recordTable } from '../../database/record-table'
+import { fold, likeWords } from '../../database/search'
+
+/** Horses with the name of their owner. */
+const SUMMARY = 'SELECT h.*, o.name AS owner_name FROM horses h LEFT JOIN owners o ON o.id = h.owner_id'
+
+/** The horses of which there is a visit on a day, or one that was begun before and is still open. */
+const SEEN = `SELECT horse_id FROM visits WHERE date = @date AND archived = 0
+  UNION ALL SELECT horse_id FROM visits WHERE state = 'open' AND archived = 0 AND date <= @date`
+
+/** Those that wait: due by the end of the week, and not seen yet. */
+const WAITING = `h.archived = 0 AND h.due <= date(@date, '+7 days') AND h.id NOT IN (${SEEN})`
+
+/** Queries on horses. */
+export function horses(db: Db) {
+  const table = recordTable<Horse>(
+    db,
+    'horses',
+    {
+      ownerId: 'plain',
+      name: 'plain',
+      animal: 'plain',
+      work: 'plain',
+      going: 'plain',
+      living: 'plain',
+      place: 'plain',
+      cycleWeeks: 'plain',
+      breakoverSchool: 'plain',
+      notes: 'plain',
+      archived: 'flag',
+    },
+    { search: (horse) => fold(`${horse.name} ${horse.work} ${horse.place} ${horse.animal}`) },
+  )
+  const summary = (row: Record<string, unknown>): HorseSummary => ({
+    ...table.fromRow(row),
+    ownerName: (row['owner_name'] as string | null) ?? '',
+    lastVisit: row['last_visit'] as string | null,
+    due: row['due'] as string | null,
+  })
+  const all = (sql: string, parameters: object) =>
+    db.prepare(sql).all(parameters) as Record<string, unknown>[]
+  // The open visits are few: looked for first, or all horses would be gone through for theirs.
+  const seenOn = db.prepare(
+    `WITH v AS MATERIALIZED (
+       SELECT * FROM visits WHERE date = @date AND archived = 0
+       UNION ALL SELECT * FROM visits INDEXED BY visits_open WHERE state = 'open' AND archived = 0 AND date < @date)
+     SELECT h.*, o.name AS owner_name, v.id AS visit_id, v.state AS visit_state, v.feet AS visit_feet,
+       (SELECT json_group_array(f.side) FROM foot_records f WHERE f.visit_id = v.id AND f.pattern_id IS NOT NULL) AS kept
+     FROM v CROSS JOIN horses h ON h.id = v.horse_id LEFT JOIN owners o ON o.id = h.owner_id
+     WHERE h.archived = 0
+     ORDER BY v.state DESC, h.place, h.name`,
+  )
+  const waitingOn = db.prepare(`${SUMMARY} WHERE ${WAITING} ORDER BY h.due, h.place, h.name LIMIT 200`)
+  const countsOn = db.prepare(
+    `SELECT coalesce(sum(h.due < @date), 0) AS overdue, coalesce(sum(h.due >= @date), 0) AS due,
+       (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
+       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns
+     FROM horses h WHERE ${WAITING}`,
+  )
+
+  return {
+    ...table,
+
+    /** Horses whose own text or whose owner's holds every word; by name. */
+    search(text: string, archived: boolean, limit: number): HorseSummary[] {
+      const words = likeWords(text)
+      const where = [
+        'h.archived = @archived',
+        ...words.map((_, i) => `(h.search LIKE @w${i} ESCAPE '\\' OR o.search LIKE @w${i} ESCAPE '\\')`),
+      ]
+      const found = `${SUMMARY} WHERE ${where.join(' AND ')} ORDER BY h.name COLLATE NOCASE LIMIT @limit`
+      return all(found, {
+        archived: archived ? 1 : 0,
+        limit,
+        ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
+      }).map(summary)
+    },
+
+    /** What a day holds: overdue, due within the week, visited on it. */
+    round(date: string): Round {
+      const visits = seenOn.all({ date }) as Record<string, unknown>[]
+      const seen = visits.map((row) => {
+        const feet = JSON.parse(row['visit_feet'] as string) as VisitFeet
+        const kept = JSON.parse(row['kept'] as string) as Side[]
+        return {
+          ...summary(row),
+          visitId: row['visit_id'] as string,
+          visitState: row['visit_state'] as 'open' | 'done',
+          done: workOf(
+            feet,
+            kept.map((side) => ({ side, patternId: side })),
+          ),
+          paused: SIDES.filter((side) => feet[side]?.paused !== undefined),
+        }
+      })
+      const listed = (waitingOn.all({ date }) as Record<string, unknown>[]).map(summary)
+      const counts = countsOn.get({ date }) as Round['counts']
+      return {
+        date,
+        overdue: listed.filter((horse) => horse.due! < date),
+        due: listed.filter((horse) => horse.due! >= date),
+        seen,
+        counts,
+      }
+    },
+  }
+}

@@ -1,0 +1,33 @@
+import type { Route } from '../http/route'
+import { erasingRoutes } from './erasing/routes'
+import { healthRoutes } from './health/routes'
+import { horseRoutes } from './horses/routes'
+import { joiningRoutes } from './joining/routes'
+import { lookRoutes } from './looks/routes'
+import { nailRoutes } from './nails/routes'
+import { ownerRoutes } from './owners/routes'
+import { patternRoutes } from './patterns/routes'
+import { planRoutes } from './plan/routes'
+import { practiceRoutes } from './practice/routes'
+import { roundRoutes } from './round/routes'
+import { safekeepingRoutes } from './safekeeping/routes'
+import { visitRoutes } from './visits/routes'
+import { workshopRoutes } from './workshop/routes'
+
+/** Every route; a new resource is one file and one line here. */
+export const routes: readonly Route[] = [
+  ...healthRoutes,
+  ...planRoutes,
+  ...practiceRoutes,
+  ...roundRoutes,
+  ...ownerRoutes,
+  ...horseRoutes,
+  ...joiningRoutes,
+  ...erasingRoutes,
+  ...visitRoutes,
+  ...lookRoutes,
+  ...patternRoutes,
+  ...nailRoutes,
+  ...workshopRoutes,
+  ...safekeepingRoutes,
+]

@@ -1,0 +1,65 @@
+import type { Practice } from '../../practice'
+
+/** Notes of two records that become one: nothing anybody wrote is lost. */
+const bothNotes = (kept: string, other: string, name: string): string =>
+  [kept, other && other !== kept ? `From the record of ${name}: ${other}` : ''].filter(Boolean).join('\n')
+
+/**
+ * Two records of one horse become one: visits, feet, looks and patterns of the other go to the first with all their
+ * versions; the other is archived, empty, and says where its history went.
+ *
+ * @returns the horse that is kept, or undefined where one of them is not here
+ */
+export function joinHorses(practice: Practice, keptId: string, otherId: string) {
+  const { db, horses } = practice
+  return db
+    .transaction(() => {
+      const kept = horses.get(keptId)
+      const other = horses.get(otherId)
+      if (!kept || !other) return undefined
+      // A window that still shows a moved visit must not write it back to where it was.
+      db.prepare('UPDATE visits SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
+        keptId,
+        otherId,
+      )
+      db.prepare(
+        `UPDATE pattern_versions SET body = json_set(body, '$.horseId', ?)
+         WHERE pattern_id IN (SELECT id FROM patterns WHERE horse_id = ?)`,
+      ).run(keptId, otherId)
+      db.prepare('UPDATE patterns SET horse_id = ? WHERE horse_id = ?').run(keptId, otherId)
+      horses.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })
+      return horses.put({
+        ...kept,
+        ownerId: kept.ownerId ?? other.ownerId,
+        notes: bothNotes(kept.notes, other.notes, other.name),
+      })
+    })
+    .immediate()
+}
+
+/**
+ * Two records of one owner become one: the horses of the other go to the first, what the first lacks is taken over,
+ * the other is archived.
+ *
+ * @returns the owner that is kept, or undefined where one of them is not here
+ */
+export function joinOwners(practice: Practice, keptId: string, otherId: string) {
+  const { db, horses, owners } = practice
+  return db
+    .transaction(() => {
+      const kept = owners.get(keptId)
+      const other = owners.get(otherId)
+      if (!kept || !other) return undefined
+      for (const horse of horses.list('owner_id = @id', { id: otherId }))
+        horses.put({ ...horse, ownerId: keptId })
+      owners.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })
+      return owners.put({
+        ...kept,
+        phone: kept.phone || other.phone,
+        email: kept.email || other.email,
+        place: kept.place || other.place,
+        notes: bothNotes(kept.notes, other.notes, other.name),
+      })
+    })
+    .immediate()
+}

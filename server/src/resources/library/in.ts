@@ -1,0 +1,195 @@
+import { setImmediate as turn } from 'node:timers/promises'
+import { JSONParser, TokenType } from '@streamparser/json'
+import type { StoredPattern } from '@crescent/core'
+import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
+import { beside } from '../../database/beside'
+import { HEAD, LISTS } from './lists'
+import { openPractice, type Practice } from '../../practice'
+import { Conflict, sameContent, type Stored } from '../../database/record-table'
+
+/** What bringing in a library did. */
+export interface ImportReport {
+  added: number
+  unchanged: number
+  /** Records that are stored already and differ: the stored one was kept. The first of them by name. */
+  kept: { kind: string; id: string }[]
+  /** How many more were kept than are named. */
+  keptMore: number
+}
+
+/** After so many problems the rest of a file is not looked at. */
+const ENOUGH_PROBLEMS = 100
+/** As many that were kept are named. */
+const NAMED = 200
+/** Others have their turn after so long, ms. */
+const TURN = 20
+
+/**
+ * Brings in a library as it arrives: what is not here is added as it was, what is here stays as it is. All or nothing: it
+ * is one transaction, on a connection of its own.
+ *
+ * @throws BadRequest with what does not fit; nothing is brought in then, nor where the sender breaks off
+ */
+export async function importLibrary(file: string, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
+  const practice = openPractice(file)
+  try {
+    // Everything at once goes from the log into the file afterwards, beside the work.
+    practice.db.pragma('wal_autocheckpoint = 0')
+    practice.db.exec('BEGIN IMMEDIATE')
+    practice.db.pragma('defer_foreign_keys = ON')
+    const intake = new Intake(practice)
+    let since = performance.now()
+    for await (const value of valuesOf(source)) {
+      intake.take(value)
+      if (intake.problems.length >= ENOUGH_PROBLEMS) break
+      if (performance.now() - since < TURN) continue
+      await turn()
+      since = performance.now()
+    }
+    intake.finish()
+    if (intake.problems.length > 0) throw new BadRequest(intake.problems)
+    practice.db.exec('COMMIT')
+    await beside(file, [{ pragma: 'wal_checkpoint(PASSIVE)' }])
+    return intake.report
+  } finally {
+    if (practice.db.inTransaction) practice.db.exec('ROLLBACK')
+    practice.db.close()
+  }
+}
+
+/** A value of the file: of the head, or a record of a list with its place in it. */
+interface Value {
+  list?: string
+  key: string | number
+  value: unknown
+}
+
+/** The values of a library in the order of the file; never more of it in memory than one piece holds. */
+async function* valuesOf(source: AsyncIterable<Uint8Array>): AsyncGenerator<Value> {
+  const ready: Value[] = []
+  // Were a list itself asked for, all its records would be held until its end.
+  const paths = [...Object.keys(HEAD).map((key) => `$.${key}`), '$.*.*']
+  const parser = new JSONParser({ paths, keepStack: false })
+  let opened = false
+  parser.onToken = ({ token }) => {
+    // A library is an object: of anything else no path would tell.
+    if (!opened && token !== TokenType.LEFT_BRACE) throw new Error('no object')
+    opened = true
+  }
+  parser.onValue = ({ value, key, stack }) => {
+    if (stack.length > 1) ready.push({ list: String(stack[1]?.key), key: key!, value })
+    else ready.push({ key: key!, value })
+  }
+  try {
+    for await (const piece of source) {
+      parser.write(piece)
+      yield* ready.splice(0)
+    }
+    if (!parser.isEnded) parser.end()
+  } catch (error) {
+    if (isAbort(error)) throw error
+    throw new BadRequest([{ path: 'format', message: NO_LIBRARY }])
+  }
+  yield* ready.splice(0)
+}
+
+const NO_LIBRARY = 'This file is no library of Crescent. A library is the file that “Library out” writes.'
+
+const isAbort = (error: unknown): boolean =>
+  ['ECONNRESET', 'ERR_STREAM_PREMATURE_CLOSE', 'ABORT_ERR'].includes(
+    String((error as { code?: unknown }).code),
+  )
+
+/** Takes the values of a library one after the other. */
+class Intake {
+  readonly report: ImportReport = { added: 0, unchanged: 0, kept: [], keptMore: 0 }
+  readonly problems: RequestProblem[] = []
+  private readonly head = new Set<string>()
+  private readonly lists: string[] = []
+  /** Versions of these are wanted: from when they were new here, or of those before what is stored. */
+  private readonly versionsOf = new Map<string, number>()
+
+  constructor(private readonly practice: Practice) {}
+
+  take({ list, key, value }: Value): void {
+    if (list === undefined) return this.takeHead(String(key), value)
+    const known = LISTS[list]
+    if (!known) return this.refuse(list, 'is not known')
+    this.follow(list)
+    const path = `${list}.${key}`
+    const read = known.schema.safeParse(value)
+    if (!read.success) {
+      for (const problem of problemsOf(read.error)) this.refuse(`${path}.${problem.path}`, problem.message)
+      return
+    }
+    const record = read.data
+    for (const problem of known.check(record)) this.refuse(`${path}.${problem.path}`, problem.message)
+    if (this.problems.length > 0) return
+    if (list === 'patternVersions') this.bringVersion(record as StoredPattern)
+    else this.bring(list, record)
+  }
+
+  /** Whether everything was there, once the file is at its end. */
+  finish(): void {
+    if (this.problems.length >= ENOUGH_PROBLEMS) return
+    for (const key of Object.keys(HEAD))
+      if (!this.head.has(key)) this.refuse(key, 'Invalid input: received undefined')
+  }
+
+  private takeHead(key: string, value: unknown): void {
+    this.head.add(key)
+    const schema = HEAD[key as keyof typeof HEAD]
+    const read = schema?.safeParse(value)
+    if (!read) this.refuse(key, 'is not known')
+    else if (!read.success) this.refuse(key, problemsOf(read.error)[0]!.message)
+  }
+
+  /** Lists come in the order in which they are written: what is pointed at first. */
+  private follow(list: string): void {
+    if (this.lists[this.lists.length - 1] === list) return
+    const order = Object.keys(LISTS)
+    if (this.lists.some((before) => order.indexOf(before) >= order.indexOf(list)))
+      this.refuse(list, 'stands in another order than Library out writes')
+    this.lists.push(list)
+  }
+
+  private bring(list: string, record: Stored): void {
+    const { kind, table } = LISTS[list]!
+    const place = table(this.practice)
+    const stored = place.get(record.id)
+    if (stored && sameContent(stored, record)) {
+      this.report.unchanged++
+      // What is here has versions of its own; only older ones that are missing may be added to them.
+      if (list === 'patterns') this.versionsOf.set(record.id, Math.min(stored.version, record.version))
+    } else if (stored || !tryBringIn(() => place.bringIn(record))) this.keep(kind, record.id)
+    else {
+      this.report.added++
+      if (list === 'patterns') this.versionsOf.set(record.id, Infinity)
+    }
+  }
+
+  private bringVersion(version: StoredPattern): void {
+    const before = this.versionsOf.get(version.id)
+    if (before !== undefined && version.version < before) this.practice.patterns.bringInVersion(version)
+  }
+
+  private keep(kind: string, id: string): void {
+    if (this.report.kept.length < NAMED) this.report.kept.push({ kind, id })
+    else this.report.keptMore++
+  }
+
+  private refuse(path: string, message: string): void {
+    if (this.problems.length < ENOUGH_PROBLEMS) this.problems.push({ path, message })
+  }
+}
+
+/** False where another record already stands for the same foot of the same visit. */
+function tryBringIn(bring: () => unknown): boolean {
+  try {
+    bring()
+    return true
+  } catch (error) {
+    if (error instanceof Conflict) return false
+    throw error
+  }
+}

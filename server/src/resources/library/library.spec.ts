@@ -1,0 +1,169 @@
+import { savePattern } from '../patterns/save'
+import { randomUUID } from 'node:crypto'
+import { once } from 'node:events'
+import {
+  createServer,
+  request as send,
+  type ClientRequest,
+  type IncomingMessage,
+  type Server,
+} from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { json, text } from 'node:stream/consumers'
+import request from 'supertest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { addHorse, bringIn, FOOT, libraryOf, makeBed, SHOE, type Bed } from '../../testing'
+
+let bed: Bed
+beforeEach(() => (bed = makeBed()))
+afterEach(() => bed.remove())
+
+const design = (horseId: string) => ({
+  ...{ id: randomUUID(), horseId, side: 'LF' as const, visitId: null, foot: FOOT, shoe: SHOE },
+  ...{ workshop: {}, notes: '', archived: false },
+})
+
+describe('a library that comes in', () => {
+  it('leaves the versions of a pattern that is kept here alone, and those saved afterwards', async () => {
+    const { horse } = addHorse(bed.practice)
+    const pattern = design(horse.id)
+    savePattern(bed.practice, { ...pattern, version: 0, name: 'First' })
+    const early = await libraryOf(bed)
+    savePattern(bed.practice, { ...pattern, version: 1, name: 'Theirs, second' })
+    savePattern(bed.practice, { ...pattern, version: 2, name: 'Theirs, third' })
+    const late = await libraryOf(bed)
+
+    const here = makeBed()
+    await bringIn(here, early)
+    savePattern(here.practice, { ...pattern, version: 1, name: 'Ours, second' })
+    expect((await bringIn(here, late)).kept).toEqual([{ kind: 'pattern', id: pattern.id }])
+    savePattern(here.practice, { ...pattern, version: 2, name: 'Ours, third' })
+    expect(here.practice.patterns.versions(pattern.id).map(({ name }) => name)).toEqual([
+      ...['Ours, third', 'Ours, second', 'First'],
+    ])
+    here.remove()
+  })
+
+  it('adds older versions that are missing to a pattern that is the same', async () => {
+    const { horse } = addHorse(bed.practice)
+    const pattern = design(horse.id)
+    savePattern(bed.practice, { ...pattern, version: 0, name: 'First' })
+    savePattern(bed.practice, { ...pattern, version: 1, name: 'Second' })
+    const whole = await libraryOf(bed)
+    const without = { ...whole, patternVersions: whole['patternVersions']!.slice(1) }
+    const here = makeBed()
+    await bringIn(here, without)
+    expect(here.practice.patterns.versions(pattern.id)).toHaveLength(1)
+    await bringIn(here, whole)
+    expect(here.practice.patterns.versions(pattern.id)).toHaveLength(2)
+    here.remove()
+  })
+
+  it.each([
+    ['a snapshot', { result: { cutLength: 'long' } }, /^patterns\.0\.result/],
+    ['a design that cannot be made', { foot: { ...FOOT, width: -5 } }, /^patterns\.0\.foot\.width/],
+  ])('is refused for %s, as it would be by its own route', async (_what, change, path) => {
+    const { horse } = addHorse(bed.practice)
+    savePattern(bed.practice, { ...design(horse.id), version: 0, name: 'Set' })
+    const library = await libraryOf(bed)
+    Object.assign(library['patterns']![0]!, change)
+    const here = makeBed()
+    const fault = (await bringIn(here, library).catch((error: unknown) => error)) as {
+      problems: { path: string }[]
+    }
+    expect(fault.problems[0]!.path).toMatch(path)
+    expect(here.practice.horses.list()).toEqual([])
+    here.remove()
+  })
+
+  it('with a million faults is put down after a hundred', async () => {
+    const owners = `[${'1,'.repeat(1_000_000)}1]`
+    const file = `{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-01T10:00:00.000Z","owners":${owners}}`
+    const fault = (await bringIn(bed, file).catch((error: unknown) => error)) as { problems: unknown[] }
+    expect(fault.problems).toHaveLength(100)
+  })
+
+  it('is told when its lists stand in an order in which something would be missed', async () => {
+    addHorse(bed.practice)
+    const { owners, horses, visits, ...rest } = await libraryOf(bed)
+    const here = makeBed()
+    const fault = (await bringIn(here, { ...rest, horses, owners, visits }).catch(
+      (error: unknown) => error,
+    )) as {
+      problems: { path: string; message: string }[]
+    }
+    expect(fault.problems).toEqual([
+      { path: 'owners', message: 'stands in another order than Library out writes' },
+    ])
+    expect((await bringIn(here, { ...rest, owners, horses, visits })).added).toBe(3)
+    here.remove()
+  })
+
+  it('wrong from its start and still on its way is answered all the same, in words', async () => {
+    const server = createServer(bed.app).listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api/library`
+    const head =
+      '{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-01T10:00:00.000Z","owners":['
+    for (const start of [head, 'no library at all ']) {
+      const sending = send(address, { method: 'POST' })
+      const answered = once(sending, 'response') as Promise<[IncomingMessage]>
+      sending.write(start + '1,'.repeat(200_000))
+      // The server has long seen that it is wrong when the rest arrives.
+      await new Promise((done) => setTimeout(done, 300))
+      sending.end('1,'.repeat(2_000_000))
+      const [answer] = await answered
+      expect(answer.statusCode).toBe(400)
+      expect(await text(answer)).toMatch(/The 1st owner|no library of Crescent/)
+    }
+    server.close()
+  })
+})
+
+describe('while a library comes in', () => {
+  let server: Server
+  let sending: ClientRequest
+  let library: string
+  beforeEach(async () => {
+    const other = makeBed()
+    for (let i = 0; i < 40; i++) addHorse(other.practice, `Horse ${i}`)
+    library = JSON.stringify(await libraryOf(other))
+    other.remove()
+    server = createServer(bed.app).listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    sending = send(`http://127.0.0.1:${(server.address() as AddressInfo).port}/api/library`, {
+      method: 'POST',
+    })
+    sending.on('error', () => undefined)
+    sending.write(library.slice(0, library.length / 2))
+    const busy = () => request(server).post('/api/backup')
+    // It has begun when somebody who would write is asked to come again.
+    for (let i = 0; i < 100 && (await busy()).status !== 503; i++)
+      await new Promise((done) => setTimeout(done, 10))
+  })
+  afterEach(() => {
+    server.closeAllConnections()
+    server.close()
+  })
+
+  it('reading goes on, and who would write is asked to come again', async () => {
+    const { body } = await request(server).get('/api/horses').expect(200)
+    expect(body).toEqual([])
+    await request(server).post('/api/plan').send({ foot: FOOT, shoe: SHOE }).expect(200)
+    const refused = await request(server).put(`/api/horses/${randomUUID()}`).send({}).expect(503)
+    expect(refused.body.errors[0].message).toContain('A library is being brought in')
+    sending.end(library.slice(library.length / 2))
+    const [answer] = (await once(sending, 'response')) as [IncomingMessage]
+    expect(await json(answer)).toMatchObject({ added: 120, unchanged: 0 })
+    expect(bed.practice.horses.list()).toHaveLength(40)
+    await request(server).post('/api/backup').expect(200)
+  })
+
+  it('broken off half way it leaves nothing, and the next is taken', async () => {
+    sending.destroy()
+    for (let i = 0; i < 100 && (await request(server).post('/api/backup')).status === 503; i++)
+      await new Promise((done) => setTimeout(done, 10))
+    expect([bed.practice.owners.list(), bed.practice.horses.list()]).toEqual([[], []])
+    expect((await bringIn(bed, library)).added).toBe(120)
+  })
+})

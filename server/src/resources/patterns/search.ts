@@ -1,0 +1,67 @@
+import { MODIFICATIONS, type FoundPattern } from '@crescent/core'
+import type { Practice } from '../../practice'
+import { fold, likeWords, wordsOf } from '../../database/search'
+
+/** What is looked for; what is left out is not asked about. */
+export interface PatternQuery {
+  /** Words of its name, its notes, its horse, or of a modification. */
+  search: string
+  /** A kind of modification it wears. */
+  modification?: string
+  /** Of its bar, mm. */
+  bar?: { width: number; thickness: number }
+  /** Of the foot it was made for, mm: the nearest come first. */
+  width?: number
+}
+
+/** Bars that differ by less are the same, mm. */
+const SAME_BAR = 0.1
+
+/** The most that are answered. */
+const LIMIT = 60
+
+/** Kinds of modification with this word in their names, as they are called on the screen. */
+const kindsCalled = (word: string): string[] =>
+  MODIFICATIONS.filter(({ label }) => fold(label).includes(word)).map(({ kind }) => kind)
+
+/** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
+export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
+  const words = likeWords(query.search)
+  const kinds = wordsOf(query.search).map(kindsCalled)
+  const where = [
+    'p.archived = 0',
+    ...words.map((_, i) => {
+      const called = kinds[i]!.map((_, k) => `instr(p.kinds, @kind${i}_${k})`)
+      const worn = called.length > 0 ? ` OR ${called.join(' OR ')}` : ''
+      return `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\'${worn})`
+    }),
+    ...(query.modification ? ['instr(p.kinds, @modification)'] : []),
+    ...(query.bar
+      ? [`abs(p.bar_width - @barWidth) < ${SAME_BAR}`, `abs(p.bar_thickness - @barThickness) < ${SAME_BAR}`]
+      : []),
+  ]
+  const order =
+    query.width === undefined ? 'p.updated_at DESC' : `abs(p.foot_width - @width), p.updated_at DESC`
+  const rows = db
+    .prepare(
+      // Found in the index, and only then taken out whole.
+      `SELECT p.*, f.horse_name FROM (
+         SELECT p.rowid AS at, h.name AS horse_name
+         FROM patterns p INDEXED BY patterns_found CROSS JOIN horses h ON h.id = p.horse_id
+         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${LIMIT}) f
+       JOIN patterns p ON p.rowid = f.at ORDER BY ${order}`,
+    )
+    .all({
+      ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
+      ...Object.fromEntries(
+        kinds.flatMap((list, i) => list.map((kind, k) => [`kind${i}_${k}`, ` ${kind} `] as const)),
+      ),
+      ...(query.modification && { modification: ` ${query.modification} ` }),
+      ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
+      ...(query.width !== undefined && { width: query.width }),
+    }) as Record<string, unknown>[]
+  return rows.map((row) => ({
+    pattern: patterns.fromRow(row),
+    horseName: row['horse_name'] as string,
+  }))
+}

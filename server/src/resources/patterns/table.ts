@@ -1,0 +1,62 @@
+import type { SeenNail, StoredPattern } from '@crescent/core'
+import type { Db } from '../../database/db'
+import { recordTable } from '../../database/record-table'
+
+/** Queries on the pattern library. */
+export function patterns(db: Db) {
+  const table = recordTable<StoredPattern>(db, 'patterns', {
+    horseId: 'plain',
+    side: 'plain',
+    name: 'plain',
+    visitId: 'plain',
+    foot: 'json',
+    shoe: 'json',
+    workshop: 'json',
+    result: 'json',
+    notes: 'plain',
+    archived: 'flag',
+  })
+  const keepVersion = db.prepare(
+    `INSERT INTO pattern_versions (pattern_id, version, body, saved_at) VALUES (@id, @version, @body, @updatedAt)
+     ON CONFLICT DO NOTHING`,
+  )
+  const versionRows = db.prepare(
+    'SELECT body FROM pattern_versions WHERE pattern_id = ? ORDER BY version DESC',
+  )
+  const keep = (pattern: StoredPattern): StoredPattern => {
+    const { id, version, updatedAt } = pattern
+    keepVersion.run({ id, version, updatedAt, body: JSON.stringify(pattern) })
+    return pattern
+  }
+
+  const seenRows = db.prepare(
+    `SELECT nail.value AS nail FROM patterns, json_each(patterns.result, '$.nails') AS nail
+     WHERE patterns.seen = 1 AND json_extract(nail.value, '$.seen') IS NOT NULL AND json_extract(nail.value, '$.lean') IS NOT NULL`,
+  )
+
+  return {
+    ...table,
+    /** Every nail of which somebody wrote down how high it came out. */
+    seenNails: (): SeenNail[] =>
+      (seenRows.all() as { nail: string }[]).map(({ nail }) => JSON.parse(nail) as SeenNail),
+    /** The patterns of a horse, the newest first. */
+    ofHorse: (horseId: string): StoredPattern[] =>
+      table.list('horse_id = @horseId ORDER BY updated_at DESC', { horseId }),
+    /** Stores a pattern with its result, and keeps every version it ever had. */
+    put: (pattern: StoredPattern): StoredPattern => keep(table.put(pattern)),
+    bringIn: (pattern: StoredPattern): StoredPattern => keep(table.bringIn(pattern)),
+    /** Every state of a pattern, the newest first. */
+    versions: (id: string): StoredPattern[] =>
+      (versionRows.all(id) as { body: string }[]).map(({ body }) => JSON.parse(body) as StoredPattern),
+    /** Every state of every pattern, each pattern's oldest first: for more than fit into memory. */
+    *eachVersion(): IterableIterator<StoredPattern> {
+      const rows = db.prepare('SELECT body FROM pattern_versions ORDER BY pattern_id, version').iterate()
+      for (const row of rows) yield JSON.parse((row as { body: string }).body) as StoredPattern
+    },
+    /** Brings in an earlier state of a pattern that is here. */
+    bringInVersion(pattern: StoredPattern): void {
+      const { id, version, updatedAt } = pattern
+      keepVersion.run({ id, version, updatedAt, body: JSON.stringify(pattern) })
+    },
+  }
+}

@@ -1,0 +1,74 @@
+import { ProblemError, type Problem } from '@crescent/core'
+import type * as z from 'zod'
+import type { Practice } from '../practice'
+import type { Stored } from '../database/record-table'
+import { BadRequest, NotFound } from '../http/door'
+import { withBody, type Route } from '../http/route'
+
+/** @throws ProblemError where there are any */
+export function refuse(problems: readonly Problem[]): void {
+  if (problems.length > 0) throw new ProblemError(problems)
+}
+
+/** Reading one record and storing one, the same for every resource. */
+export function recordRoutes<T extends Stored>(
+  path: string,
+  what: string,
+  schema: z.ZodType<T>,
+  access: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T },
+  check: (record: T) => Problem[] = () => [],
+): Route[] {
+  return [
+    {
+      method: 'get',
+      path: `/${path}/:id`,
+      summary: `One ${what}`,
+      answers: { 404: `No such ${what}` },
+      run: ({ practice, request }) => {
+        const record = access(practice).get(request.params['id'] as string)
+        if (!record) throw new NotFound(what)
+        return record
+      },
+    },
+    withBody({
+      method: 'put',
+      path: `/${path}/:id`,
+      summary: `Store a ${what}: version 0 makes a new one, otherwise the version that was read`,
+      body: schema,
+      answers: {
+        400: 'What does not fit, by path',
+        409: 'Changed elsewhere since it was read; `current` is what is stored',
+      },
+      run: ({ practice, request, body: record }) => {
+        if (record.id !== request.params['id']) {
+          throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
+        }
+        refuse(check(record))
+        return practice.db.transaction(() => access(practice).put(record)).immediate()
+      },
+    }),
+  ]
+}
+
+/** The `search`, `archived` and `limit` of a list. */
+export function listQuery(query: Record<string, unknown>): {
+  search: string
+  archived: boolean
+  limit: number
+} {
+  const limit = query['limit'] === undefined ? 50 : Number(query['limit'])
+  if (!Number.isInteger(limit) || limit < 1 || limit > 500) {
+    throw new BadRequest([{ path: 'limit', message: 'A limit lies between 1 and 500' }])
+  }
+  return {
+    search: typeof query['search'] === 'string' ? query['search'] : '',
+    archived: query['archived'] === 'true',
+    limit,
+  }
+}
+
+export const LIST_QUERY = {
+  search: 'words that must all be found',
+  archived: 'true for the archived ones',
+  limit: '1 to 500, else 50',
+}

@@ -1,0 +1,111 @@
+import { randomUUID } from 'node:crypto'
+import { createReadStream, createWriteStream } from 'node:fs'
+import { rm } from 'node:fs/promises'
+import { basename, join } from 'node:path'
+import { Readable } from 'node:stream'
+import { finished, pipeline } from 'node:stream/promises'
+import type { Request } from 'express'
+import * as z from 'zod'
+import { backupFolder, backupName, backUp, backUpInto } from '../../database/backup'
+import { passingFolder } from '../../database/files'
+import { importLibrary } from '../library/in'
+import { libraryText } from '../library/out'
+import { lossesOf, putBack } from './put-back'
+import { forgetStamps } from '../../database/stamps'
+import { BadRequest, read } from '../../http/door'
+import { libraryInWords } from '../library/words'
+import { alone, type Route } from '../../http/route'
+
+const libraryQuery = z.object({ horse: z.uuid().optional() })
+
+/** What of a body nobody looks at any more is let through: a sender hears the answer only once it has sent all. */
+async function passOver(request: Request): Promise<void> {
+  if (request.readableEnded || request.destroyed) return
+  request.resume()
+  await finished(request).catch(() => undefined)
+}
+
+/** Backup of the whole database, and the library as one open file out and in. */
+export const safekeepingRoutes: Route[] = [
+  {
+    method: 'post',
+    path: '/backup',
+    summary: 'Write a consistent copy into the data folder while the server runs',
+    answers: { 503: 'The data is damaged, or there is no room' },
+    run: async ({ practice, dataFolder }) => ({
+      file: basename(await backUpInto(practice.db, backupFolder(dataFolder), new Date())),
+    }),
+  },
+  {
+    method: 'get',
+    path: '/backup',
+    summary: 'Download a consistent copy of the database',
+    run: async ({ practice, dataFolder, response }) => {
+      const file = await backUp(practice.db, join(passingFolder(dataFolder), `${randomUUID()}.sqlite`))
+      try {
+        response.attachment(backupName(new Date())).type('application/vnd.sqlite3')
+        await pipeline(createReadStream(file), response)
+      } finally {
+        await rm(file, { force: true })
+      }
+    },
+  },
+  {
+    method: 'post',
+    path: '/restore',
+    summary: 'Put a backup in the place of the data; what was there is kept among the backups',
+    query: { look: '1: only tell what would be lost' },
+    answers: { 400: 'No sound backup; nothing was changed' },
+    streams: true,
+    run: async ({ practice, dataFolder, request }) => {
+      const file = join(passingFolder(dataFolder), `${randomUUID()}.sqlite`)
+      try {
+        await pipeline(request, createWriteStream(file, { mode: 0o600 }))
+        if (request.query['look'] === '1') return lossesOf(practice, file)
+        const kept = await alone(practice, 'A backup is being put back', () =>
+          putBack(practice, dataFolder, file),
+        )
+        return { kept: basename(kept) }
+      } finally {
+        for (const tail of ['', '-wal', '-shm']) await rm(file + tail, { force: true })
+      }
+    },
+  },
+  {
+    method: 'get',
+    path: '/library',
+    summary: 'The whole library as one JSON file, or one horse of it',
+    query: { horse: 'id of a horse: only it, with its owner' },
+    run: async ({ practice, request, response }) => {
+      const { horse } = read(libraryQuery, request.query)
+      const day = new Date().toISOString().slice(0, 10)
+      response.attachment(`crescent-${horse ? 'horse' : 'library'}-${day}.json`).type('application/json')
+      // Packing it would take longer than sending it to the same machine.
+      response.set('Cache-Control', 'no-store, no-transform')
+      await pipeline(Readable.from(libraryText(practice.db.name, horse)), response)
+    },
+  },
+  {
+    method: 'post',
+    path: '/library',
+    summary: 'Bring in a library: adds what is not here, keeps what is',
+    answers: {
+      400: 'What does not fit, by path; nothing was brought in',
+      503: 'Another is being brought in',
+    },
+    streams: true,
+    run: ({ practice, request, response }) =>
+      alone(practice, 'A library is being brought in', async () => {
+        try {
+          // Left half read, the request must stay: its answer goes out on the same connection.
+          return await importLibrary(practice.db.name, request.iterator({ destroyOnReturn: false }))
+        } catch (error) {
+          await passOver(request)
+          response.set('Connection', 'close')
+          throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
+        } finally {
+          forgetStamps(practice.db)
+        }
+      }),
+  },
+]

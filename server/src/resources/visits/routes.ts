@@ -1,0 +1,67 @@
+import type { VisitPage } from '@crescent/core'
+import { footRecordSchema, shoeingSchema, visitSchema } from '@crescent/core/records/index'
+import { CHECKS } from '../checks'
+import { saveShoeing } from './shoeing'
+import { BadRequest, NotFound } from '../../http/door'
+import { withBody, type Route } from '../../http/route'
+import { recordRoutes } from '../record-routes'
+
+export const visitRoutes: Route[] = [
+  ...recordRoutes('visits', 'visit', visitSchema, (practice) => practice.visits, CHECKS.visit),
+  {
+    method: 'get',
+    path: '/visits/:id/page',
+    summary: 'A visit with its horse, feet as measured then and the time before, and the patterns',
+    answers: { 404: 'No such visit' },
+    run: ({ practice, request }): VisitPage => {
+      const visit = practice.visits.get(request.params['id'] as string)
+      if (!visit) throw new NotFound('visit')
+      const horse = practice.horses.get(visit.horseId)!
+      const before = practice.visits.before(visit)
+      return {
+        visit,
+        horse,
+        owner: horse.ownerId ? (practice.owners.get(horse.ownerId) ?? null) : null,
+        footRecords: practice.footRecords.ofVisit(visit.id),
+        look: practice.looks.ofVisit(visit.id) ?? null,
+        usual: practice.facts.current().usual,
+        lookBefore: practice.looks.before(visit) ?? null,
+        lastVisit: practice.visits.lastBefore(visit) ?? null,
+        previous: before ? { visit: before, footRecords: practice.footRecords.ofVisit(before.id) } : null,
+        patterns: practice.patterns.ofHorse(horse.id),
+        workshop: practice.workshop.current(),
+      }
+    },
+  },
+  withBody({
+    method: 'put',
+    path: '/visits/:id/feet/:side',
+    summary: 'Store a foot as measured together with the pattern made for it: both or neither',
+    body: shoeingSchema,
+    answers: {
+      400: 'What does not fit, by path',
+      409: 'Changed elsewhere since it was read; `current` holds what is stored of `pattern` and `record`',
+    },
+    run: ({ practice, request, body: sent }) => {
+      const { id, side } = request.params
+      const strays = [
+        { path: 'record.visitId', is: sent.record.visitId, wanted: id },
+        { path: 'record.side', is: sent.record.side, wanted: side },
+        { path: 'pattern.side', is: sent.pattern.side, wanted: side },
+        { path: 'record.patternId', is: sent.record.patternId, wanted: sent.pattern.id },
+      ].filter(({ is, wanted }) => is !== wanted)
+      if (strays.length > 0)
+        throw new BadRequest(
+          strays.map(({ path, wanted }) => ({ path, message: `It must be ${String(wanted)} here` })),
+        )
+      return practice.db.transaction(() => saveShoeing(practice, sent)).immediate()
+    },
+  }),
+  ...recordRoutes(
+    'foot-records',
+    'foot record',
+    footRecordSchema,
+    (practice) => practice.footRecords,
+    CHECKS.footRecord,
+  ),
+]
