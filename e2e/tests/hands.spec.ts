@@ -277,7 +277,7 @@ test('on a phone a swipe over the drawing scrolls, a short rest takes hold', asy
   await page.goto(`${server.url}/round`)
   await openBench(page, 'Copperkettle')
   await typeFive(page)
-  await page.evaluate(() => document.querySelector('cr-foot-drawing')!.scrollIntoView())
+  await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
   const touch = await context.newCDPSession(page)
   const knob = (await page.locator('[data-handle="length"] .knob').boundingBox())!
   const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2]
@@ -308,7 +308,7 @@ test('on a phone a swipe over the drawing scrolls, a short rest takes hold', asy
   await expect.poll(scrolled).toBeGreaterThan(before + 20)
   await expect(field(page, 'length')).toHaveValue('5"')
   // Woken by a tap beside the foot, the handle follows at once; it is said, and a button sends it to sleep again.
-  await page.evaluate(() => document.querySelector('cr-foot-drawing')!.scrollIntoView())
+  await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
   const paper = (await page.locator('cr-foot-drawing svg.sheet').boundingBox())!
   await page.touchscreen.tap(paper.x + 12, paper.y + paper.height / 2)
   await expect(page.getByText('Handles follow the finger.')).toBeVisible()

@@ -10,6 +10,7 @@ const copyLast = (page: Page) =>
 
 /** Opens the groups of refinements so that every field can be reached. */
 async function unfold(page: Page): Promise<void> {
+  await expect(page.locator('cr-map-step')).toBeVisible()
   for (const details of await page.locator('cr-map-step details').all())
     await details.evaluate((element: HTMLDetailsElement) => (element.open = true))
 }

@@ -15,8 +15,9 @@ const offers = (page: Page) => page.getByRole('group', { name: 'Add a modificati
 const offer = (page: Page, label: string) =>
   offers(page).getByRole('button', { name: new RegExp(`^${label}`) })
 /** Unfolds every group of offers. */
-const unfold = (page: Page) =>
-  offers(page)
+async function unfold(page: Page): Promise<void> {
+  await expect(offers(page)).toBeVisible()
+  await offers(page)
     .locator('details')
     .evaluateAll((groups) =>
       groups.forEach((group) => {
@@ -24,6 +25,7 @@ const unfold = (page: Page) =>
         group.setAttribute('open', '')
       }),
     )
+}
 async function add(page: Page, label: string): Promise<void> {
   await unfold(page)
   await offer(page, label).click()
