@@ -10,7 +10,17 @@ const forbid = (...groups) => ({
 })
 
 export default tseslint.config(
-  { ignores: ['**/dist/', '**/node_modules/', '**/.angular/', '**/test-results/', 'data/'] },
+  {
+    ignores: [
+      '**/dist/',
+      '**/node_modules/',
+      '**/.angular/',
+      '**/test-results/',
+      '**/.mutants/',
+      '**/reports/',
+      'data/',
+    ],
+  },
   {
     files: ['**/*.mjs'],
     extends: [js.configs.recommended],

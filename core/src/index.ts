@@ -134,6 +134,7 @@ export type {
   VisitFeet,
   WorkshopRecord,
 } from './records/practice'
+export { ANIMALS, HEEL_MEASURES, TIP_SOURCES } from './terms/foot-choices'
 export { WAYS_BACK, type WayBack } from './terms/ways-back'
 export {
   currentPatterns,
@@ -149,7 +150,14 @@ export {
 export { snapshotOf } from './plan/snapshot'
 export type { Snapshot } from './records/snapshot'
 export { RULES_ADD } from './iron/iron'
-export type { Beginning, Erasure, Losses, PracticeFacts, UsualShoe } from './records/practice-facts'
+export type {
+  Beginning,
+  Erasure,
+  ImportReport,
+  Losses,
+  PracticeFacts,
+  UsualShoe,
+} from './records/practice-facts'
 export { designName, modificationWords } from './plan/design-name'
 export { refit } from './plan/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'

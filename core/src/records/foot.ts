@@ -1,17 +1,17 @@
 import * as z from 'zod'
+import {
+  ANIMALS,
+  HEEL_MEASURES,
+  TIP_SOURCES,
+  type Animal,
+  type HeelMeasure,
+  type TipSource,
+} from '../terms/foot-choices'
 import { SIDES, type Side } from '../terms/sides'
 
 export const sideSchema = z.enum(SIDES)
 
-/** What kind of animal stands on the foot; only the usual sizes depend on it. */
-export const ANIMALS = ['horse', 'heavy horse', 'pony', 'mule'] as const
 export const animalSchema = z.enum(ANIMALS)
-
-/** How the width across the heels was taken; the other way is worked out from the web that was measured to. */
-export const HEEL_MEASURES = ['outside', 'middle of web'] as const
-
-/** How the tip of the coffin bone was found. A radiograph shows it; a hoof tester only hints at it. */
-export const TIP_SOURCES = ['radiograph', 'hoof tester'] as const
 
 /** The schools of where a shoe should break over. */
 export const BREAKOVER_SCHOOLS = ['landmark', 'thirds', 'radiographic', 'perimeter'] as const
@@ -85,9 +85,7 @@ export const footSchema = z
   .strict()
 
 export { SIDES, type Side }
-export type Animal = z.infer<typeof animalSchema>
+export type { Animal, HeelMeasure, TipSource }
 export type KeepClear = z.infer<typeof keepClearSchema>
 export type FootInput = z.infer<typeof footSchema>
-export type HeelMeasure = (typeof HEEL_MEASURES)[number]
-export type TipSource = (typeof TIP_SOURCES)[number]
 export type BreakoverSchool = (typeof BREAKOVER_SCHOOLS)[number]

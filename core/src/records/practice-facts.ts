@@ -55,3 +55,13 @@ export interface Losses {
   moreHorses: number
   brings: { horses: number; visits: number }
 }
+
+/** What bringing in a library did. */
+export interface ImportReport {
+  added: number
+  unchanged: number
+  /** Records that are stored already and differ: the stored one was kept. The first of them by name. */
+  kept: { kind: string; id: string }[]
+  /** How many more were kept than are named. */
+  keptMore: number
+}

@@ -1,3 +1,5 @@
 /** Left and right, fore and hind. */
 export const SIDES = ['LF', 'RF', 'LH', 'RH'] as const
 export type Side = (typeof SIDES)[number]
+/** The other of each pair. */
+export const OPPOSITE: Readonly<Record<Side, Side>> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }

@@ -28,7 +28,14 @@ export function describeRoutes(routes: readonly DescribedRoute[]): object {
           },
         }),
         responses: {
-          200: { description: 'Done', content: { 'application/json': {} } },
+          200: {
+            description: 'Done',
+            content: {
+              'application/json': route.answer
+                ? { schema: z.toJSONSchema(route.answer, { io: 'output' }) }
+                : {},
+            },
+          },
           ...Object.fromEntries(
             Object.entries(route.answers ?? {}).map(([status, description]) => [status, { description }]),
           ),

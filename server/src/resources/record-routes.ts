@@ -17,12 +17,15 @@ export function recordRoutes<T extends Stored>(
   schema: z.ZodType<T>,
   access: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T },
   check: (record: T) => Problem[] = () => [],
+  /** What is answered, where more is stored than is sent. */
+  stored: z.ZodType = schema,
 ): Route[] {
   return [
     {
       method: 'get',
       path: `/${path}/:id`,
       summary: `One ${what}`,
+      answer: stored,
       answers: { 404: `No such ${what}` },
       run: ({ practice, request }) => {
         const record = access(practice).get(request.params['id'] as string)
@@ -35,6 +38,7 @@ export function recordRoutes<T extends Stored>(
       path: `/${path}/:id`,
       summary: `Store a ${what}: version 0 makes a new one, otherwise the version that was read`,
       body: schema,
+      answer: stored,
       answers: {
         400: 'What does not fit, by path',
         409: 'Changed elsewhere since it was read; `current` is what is stored',

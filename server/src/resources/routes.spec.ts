@@ -253,6 +253,11 @@ describe('workshop, health and description', () => {
   it('describes every route from its schema', async () => {
     const { body } = await api().get('/api/openapi.json').expect(200)
     expect(Object.keys(body.paths)).toContain('/api/foot-records/{id}')
+    const answered = (path: string, method: string) =>
+      body.paths[path][method].responses[200].content['application/json'].schema.properties
+    expect(Object.keys(answered('/api/horses/{id}', 'get'))).toContain('cycleWeeks')
+    // What is stored of a pattern is more than what is sent.
+    expect(Object.keys(answered('/api/patterns/{id}', 'put'))).toContain('result')
     const plan = body.paths['/api/plan'].post.requestBody.content['application/json'].schema
     expect(plan.properties.foot.required).toEqual([
       'side',

@@ -1,21 +1,11 @@
 import { setImmediate as turn } from 'node:timers/promises'
 import { JSONParser, TokenType } from '@streamparser/json'
-import type { StoredPattern } from '@crescent/core'
+import type { ImportReport, StoredPattern } from '@crescent/core'
 import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
 import { beside } from '../../database/beside'
 import { HEAD, LISTS } from './lists'
 import { openPractice, type Practice } from '../../practice'
 import { Conflict, sameContent, type Stored } from '../../database/record-table'
-
-/** What bringing in a library did. */
-export interface ImportReport {
-  added: number
-  unchanged: number
-  /** Records that are stored already and differ: the stored one was kept. The first of them by name. */
-  kept: { kind: string; id: string }[]
-  /** How many more were kept than are named. */
-  keptMore: number
-}
 
 /** After so many problems the rest of a file is not looked at. */
 const ENOUGH_PROBLEMS = 100

@@ -4,12 +4,11 @@ import {
   horseSchema,
   lookSchema,
   ownerSchema,
-  patternSchema,
-  snapshotSchema,
   visitSchema,
   workshopRecordSchema,
 } from '@crescent/core/records/index'
 import { planShoe, ProblemError, type Problem, type StoredPattern } from '@crescent/core'
+import { storedPatternSchema } from '../patterns/stored-schema'
 import { CHECKS } from '../checks'
 import type { Practice } from '../../practice'
 import type { Stored } from '../../database/record-table'
@@ -20,8 +19,6 @@ export const HEAD = {
   formatVersion: z.literal(1),
   exportedAt: z.iso.datetime(),
 } as const
-
-const storedPatternSchema: z.ZodType<StoredPattern> = patternSchema.extend({ result: snapshotSchema })
 
 /** One list of a library: what its records are, and where they go. */
 export interface LibraryList<T extends Stored = Stored> {

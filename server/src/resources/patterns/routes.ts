@@ -2,6 +2,7 @@ import { patternSchema } from '@crescent/core/records/index'
 import * as z from 'zod'
 import { savePattern } from './save'
 import { searchPatterns } from './search'
+import { storedPatternSchema } from './stored-schema'
 import { read } from '../../http/door'
 import type { Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
@@ -37,10 +38,17 @@ export const patternRoutes: Route[] = [
       })
     },
   },
-  ...recordRoutes('patterns', 'pattern', patternSchema, (practice) => ({
-    get: (id) => practice.patterns.get(id),
-    put: (pattern) => savePattern(practice, pattern),
-  })),
+  ...recordRoutes(
+    'patterns',
+    'pattern',
+    patternSchema,
+    (practice) => ({
+      get: (id) => practice.patterns.get(id),
+      put: (pattern) => savePattern(practice, pattern),
+    }),
+    () => [],
+    storedPatternSchema,
+  ),
   {
     method: 'get',
     path: '/patterns/:id/versions',

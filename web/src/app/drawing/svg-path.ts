@@ -31,6 +31,13 @@ export function svgPath(points: readonly Vec[], { mirror, toeY }: View, closed =
   return closed ? path + 'Z' : path
 }
 
+/** What stands upright, y counted up from the ground: a foot from its side, a section, a cut. */
+const UPRIGHT: View = { mirror: 1, toeY: 0 }
+
+/** A line of points that stands upright, as SVG path data. */
+export const uprightPath = (points: readonly Vec[], closed = false): string =>
+  svgPath(points, UPRIGHT, closed)
+
 /** Several closed lines as one path: filled by the even-odd rule, those within others are holes. */
 export const svgRings = (rings: readonly (readonly Vec[])[], view: View): string =>
   rings.map((ring) => svgPath(ring, view, true)).join('')

@@ -2,9 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { cutAt, wallSection, type Nail, type Plan, type Vec } from '@crescent/core'
 import { FigureText } from './figure-text'
 import { VERDICT_WORDS } from './nail-words'
-
-const line = (points: readonly Vec[]): string =>
-  points.map(([x, z], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${(-z).toFixed(2)}`).join('')
+import { uprightPath } from './svg-path'
 
 /** A cut through the wall at one hole: wall, white line, what is alive behind it, and the way of the nail. */
 @Component({
@@ -112,7 +110,8 @@ export class WallPicture {
     const { form } = cutAt(cuts, nail.branch, nail.fromToe)
     const right = Math.max(lineInner[1][0] + 16, form.width - rimStands + 4)
     const left = Math.min(-rimStands, 0) - 16
-    const band = (a: readonly [Vec, Vec], b: readonly [Vec, Vec]) => `${line([a[0], a[1], b[1], b[0]])}Z`
+    const band = (a: readonly [Vec, Vec], b: readonly [Vec, Vec]) =>
+      `${uprightPath([a[0], a[1], b[1], b[0]])}Z`
     const exit = way[way.length - 1]!
     const entry: Vec = [way[0]![0] + form.thickness * 0.2, -form.thickness]
     const seen = nail.seen
@@ -120,9 +119,9 @@ export class WallPicture {
       box: `${left} ${-height - 3} ${right - left} ${height + form.thickness + 6}`,
       wall: band(face, lineOuter),
       whiteLine: band(lineOuter, lineInner),
-      alive: `${line([lineInner[0], lineInner[1], [right, height], [right, 0]])}Z`,
+      alive: `${uprightPath([lineInner[0], lineInner[1], [right, height], [right, 0]])}Z`,
       shoe: `M${-rimStands} 0H${-rimStands + form.width}V${form.thickness}H${-rimStands}Z`,
-      way: line([[way[0]![0], entry[1]], ...way]),
+      way: uprightPath([[way[0]![0], entry[1]], ...way]),
       exit: [exit[0], -exit[1]] as const,
       seen: seen === undefined ? undefined : `M${left + 2} ${-seen}H${exit[0] + 4}`,
     }

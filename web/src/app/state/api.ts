@@ -9,6 +9,7 @@ import type {
   HorseSummary,
   Look,
   FoundPattern,
+  ImportReport,
   Losses,
   Section,
   Owner,
@@ -24,13 +25,6 @@ import type {
 } from '@crescent/core'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
-
-export interface ImportReport {
-  added: number
-  unchanged: number
-  kept: { kind: string; id: string }[]
-  keptMore: number
-}
 
 /** A foot and its pattern as they are stored. */
 export interface Shoeing {

@@ -1,5 +1,6 @@
 import { effect, inject, Injectable, untracked } from '@angular/core'
 import {
+  SIDES,
   designName,
   readFoot,
   refit,
@@ -16,7 +17,7 @@ import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
 import { benchActions, benchFeature, selectFindings } from '../../state/bench/bench.feature'
-import { footInput, SIDES } from '../../state/bench/draft'
+import { footInput } from '../../state/bench/draft'
 import { settingsActions } from '../../state/settings/settings.feature'
 import type { EraseDialogData } from '../../erasing/erase-dialog'
 import { Desk } from '../desk'

@@ -1,6 +1,14 @@
 import { ApplicationRef, computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
-import { footInput, SIDES, type Drafts } from '../../state/bench/draft'
-import { planShoe, type Finding, type FootWork, type Plan, type Section, type Side } from '@crescent/core'
+import { footInput, type Drafts } from '../../state/bench/draft'
+import {
+  SIDES,
+  planShoe,
+  type Finding,
+  type FootWork,
+  type Plan,
+  type Section,
+  type Side,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { benchFeature, selectFindings } from '../../state/bench/bench.feature'
 import { tryPlan } from '../../state/bench/planning'

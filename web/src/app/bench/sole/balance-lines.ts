@@ -1,14 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import type { BreakoverSchool, Plan, WidestWay } from '@crescent/core'
+import { SCHOOLS, type Plan, type WidestWay } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 
 /** Each school by its own dash, so that colour is not needed to tell them. */
-const DASHES: Record<BreakoverSchool, string> = {
-  landmark: '10 3',
-  thirds: '4 3',
-  radiographic: '10 3 2 3',
-  perimeter: '2 3',
-}
+/** Lines of the schools in their order, each told from the others by its dashes; another school takes the next. */
+const DASHES = ['10 3', '4 3', '10 3 2 3', '2 3', '6 2 2 2 2 2', '1 2']
 const LETTERS: Record<WidestWay, string> = { apex: 'a', bars: 'b', arc: 'c' }
 
 /** On the sole: where each school breaks over, and the widest part as it was seen three ways. */
@@ -147,8 +143,7 @@ export class BalanceLines {
               used: key === balance.breakover.inUse,
               y: foot.widestFromToe - answer.y,
               ...(answer.rearY !== undefined && { rear: foot.widestFromToe - answer.rearY }),
-              dash: DASHES[key]
-                .split(' ')
+              dash: DASHES[SCHOOLS.findIndex((school) => school.key === key) % DASHES.length]!.split(' ')
                 .map((n) => Number(n) / this.k())
                 .join(' '),
             },

@@ -1,6 +1,14 @@
 import { inject } from '@angular/core'
 import { Router } from '@angular/router'
-import type { FootInput, FootRecord, Pattern, Side, Visit, VisitPage } from '@crescent/core'
+import {
+  SIDES,
+  type FootInput,
+  type FootRecord,
+  type Pattern,
+  type Side,
+  type Visit,
+  type VisitPage,
+} from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
@@ -27,7 +35,7 @@ import { browserStore } from '../browser-store'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
-import { footInput, SIDES, type Draft, type Drafts, type Step } from './draft'
+import { footInput, type Draft, type Drafts, type Step } from './draft'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
 

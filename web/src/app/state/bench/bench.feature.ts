@@ -1,4 +1,6 @@
 import {
+  OPPOSITE,
+  SIDES,
   planShoe,
   workOf,
   type Animal,
@@ -39,8 +41,6 @@ import {
   footDraft,
   footInput,
   isMeasured,
-  OPPOSITE,
-  SIDES,
   type Draft,
   type Drafts,
   type Step,

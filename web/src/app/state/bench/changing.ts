@@ -1,7 +1,7 @@
-import type { Side } from '@crescent/core'
+import { SIDES, type Side } from '@crescent/core'
 import { madeAgain, remembered, takenBack } from '../history'
 import type { BenchState } from './bench.state'
-import { SIDES, type Draft, type Drafts, type Step } from './draft'
+import type { Draft, Drafts, Step } from './draft'
 
 /** Changes the draft of the foot on the bench and remembers how it was. */
 export function touch(state: BenchState, what: string, change: (draft: Draft) => Draft): BenchState {

@@ -22,8 +22,6 @@ import {
   type WorkshopInput,
 } from '@crescent/core'
 
-export const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
-
 /** The figures typed so far, possible or not, and the texts that could not be read as figures. */
 export interface FootDraft {
   animal: Animal
@@ -129,9 +127,6 @@ function clearOfLook(input: FootInput, findings: readonly Finding[]): KeepClear[
 
 /** Something was measured of this foot. */
 export const isMeasured = ({ foot }: Draft): boolean => Object.keys(foot.figures).length > 0
-
-/** The foot on the other side of the horse. */
-export const OPPOSITE: Record<Side, Side> = { LF: 'RF', RF: 'LF', LH: 'RH', RH: 'LH' }
 
 /** What a plan is made from. */
 export interface PlanInput {

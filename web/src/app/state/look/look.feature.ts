@@ -1,4 +1,5 @@
 import {
+  SIDES,
   closedGates,
   newLook,
   openQuestions,
@@ -18,7 +19,6 @@ import {
   on,
   props,
 } from '@ngrx/store'
-import { SIDES } from '../bench/draft'
 import { madeAgain, NOTHING_DONE, remembered, takenBack, type History } from '../history'
 
 export interface LookState extends History<Look> {

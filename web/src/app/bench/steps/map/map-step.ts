@@ -2,6 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import {
+  ANIMALS,
+  HEEL_MEASURES,
+  TIP_SOURCES,
+  OPPOSITE,
   describeProblem,
   FOOT_FIGURES,
   type Animal,
@@ -17,7 +21,7 @@ import { Store } from '@ngrx/store'
 import { Fold } from '../../../common/fold'
 import { FigureText } from '../../../drawing/figure-text'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
-import { OPPOSITE, type Draft } from '../../../state/bench/draft'
+import type { Draft } from '../../../state/bench/draft'
 import { FigureField } from '../../figure-field'
 import { ChoiceRow } from '../look/choice-row'
 import { CaliperPanel } from './caliper-panel'
@@ -31,12 +35,8 @@ const GROUPS: { group: FootFigure['group']; title: string }[] = [
   { group: 'landmarks', title: 'Frog, bulbs and bone' },
   { group: 'side', title: 'Seen from the side' },
 ]
-const HEEL_MEASURES: HeelMeasure[] = ['outside', 'middle of web']
-const TIP_SOURCES: TipSource[] = ['radiograph', 'hoof tester']
 /** Order within a group where it differs from that in which figures lean on each other. */
 const FIRST: FootFigureKey[] = ['frogApex', 'barsFromToe', 'arcFromToe', 'widestFromToe']
-
-const ANIMALS: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
 
 /** Map: the five measurements, and the refinements with their defaults. */
 @Component({

@@ -1,9 +1,16 @@
 import { computed, inject, Injectable } from '@angular/core'
-import { endProportion, footOutline, planShoe, readFoot, type BreakoverSchool } from '@crescent/core'
+import {
+  OPPOSITE,
+  endProportion,
+  footOutline,
+  planShoe,
+  readFoot,
+  type BreakoverSchool,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { longDay } from '../../../common/today'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
-import { footInput, OPPOSITE } from '../../../state/bench/draft'
+import { footInput } from '../../../state/bench/draft'
 import { lookFeature } from '../../../state/look/look.feature'
 import { recordsActions, recordsFeature } from '../../../state/records/records.feature'
 import type { OtherFoot } from './compare-view'

@@ -1,9 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import { sideView, type Foot, type SideView, type Untrimmed, type Vec } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
-
-const path = (points: readonly Vec[]): string =>
-  points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('')
+import { uprightPath } from '../../../drawing/svg-path'
 
 /** The limb's end from the side, from its figures; the foot as it was before the trim laid under it. */
 @Component({
@@ -198,12 +196,12 @@ export class SideDrawing {
 
   private draw(view: SideView) {
     return {
-      hoof: `${path([view.toe, view.coronetFront, ...view.coronet, ...view.bulb])}Z`,
-      coronet: path(view.coronet),
-      limb: `${path(view.limb)}Z`,
-      pasternLine: path(view.pastern),
-      wallLine: path([view.toe, view.coronetFront]),
-      bone: view.bone && path(view.bone),
+      hoof: `${uprightPath([view.toe, view.coronetFront, ...view.coronet, ...view.bulb])}Z`,
+      coronet: uprightPath(view.coronet),
+      limb: `${uprightPath(view.limb)}Z`,
+      pasternLine: uprightPath(view.pastern),
+      wallLine: uprightPath([view.toe, view.coronetFront]),
+      bone: view.bone && uprightPath(view.bone),
     }
   }
 }

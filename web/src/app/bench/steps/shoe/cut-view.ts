@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core'
-import { sectionOutline, type Plan, type SectionCut, type Vec } from '@crescent/core'
+import { sectionOutline, type Plan, type SectionCut } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
+import { uprightPath } from '../../../drawing/svg-path'
 
 /** A cut through the shoe at any place along either branch, ground down, outer rim on the left. */
 @Component({
@@ -100,10 +101,8 @@ export class CutView {
     const { form } = this.cut()
     const outline = sectionOutline(form)
     const height = Math.max(...outline.map(([, z]) => z))
-    const d =
-      outline.map(([u, z]: Vec, i) => `${i ? 'L' : 'M'}${u.toFixed(2)} ${(-z).toFixed(2)}`).join('') + 'Z'
     return {
-      path: d,
+      path: uprightPath(outline, true),
       width: form.width,
       height,
       box: `-12 ${-height - 9} ${form.width + 28} ${height + 22}`,

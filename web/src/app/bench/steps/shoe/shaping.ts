@@ -1,9 +1,8 @@
 import { computed, inject, Injectable } from '@angular/core'
-import { oldHoles, resolveWorkshop, withModification, type KeepClear } from '@crescent/core'
+import { OPPOSITE, oldHoles, resolveWorkshop, withModification, type KeepClear } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
-import { OPPOSITE } from '../../../state/bench/draft'
 import { Desk } from '../../desk'
 import type { GalleryData } from './gallery-dialog'
 

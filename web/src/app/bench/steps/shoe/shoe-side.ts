@@ -21,14 +21,14 @@ import {
   type Vec,
 } from '@crescent/core'
 import { OneOf } from '../../../common/one-of'
+import { uprightPath } from '../../../drawing/svg-path'
 import { TouchBar } from '../../../drawing/touch-bar'
 import { TouchGuard } from '../../../drawing/touch-guard'
 import { PullHandles, type Pulled } from '../../sole/pull-handles'
 import { FigureText } from '../../../drawing/figure-text'
 
-const path = (points: readonly Vec[], closed = true): string =>
-  points.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(2)} ${(-y).toFixed(2)}`).join('') +
-  (closed ? 'Z' : '')
+/** What is seen from the side are mostly outlines. */
+const path = (points: readonly Vec[], closed = true): string => uprightPath(points, closed)
 
 /** Of the limb so much is seen above the hairline, mm. */
 const LIMB_SHOWN = 42
