@@ -15,6 +15,12 @@ const coordinate = fc.double({ min: -100, max: 100, noNaN: true })
 const point = fc.tuple(coordinate, coordinate)
 
 describe('curves with exact answers', () => {
+  it('are as long backward as forward, counted the other way', () => {
+    const quarter = arc({ centre: [0, 0], radii: [10, 10], start: 0, sweep: 90 })
+    expect(arcLength(quarter, 1, 0.25)).toBeCloseTo(-arcLength(quarter, 0.25, 1), 9)
+    expect(arcLength(quarter, 0.25, 1)).toBeCloseTo(10 * (Math.PI / 2) * 0.75, 6)
+  })
+
   it('measures a straight line', () => {
     const straight = line([1, 2], [4, 6])
     expect(arcLength(straight)).toBeCloseTo(5, 12)

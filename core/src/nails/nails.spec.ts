@@ -3,6 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { nailFlight } from './flight'
 import { checkNails, resolveNails } from './nail-plan'
 import { judge } from './nails'
+import { footOutline } from '../foot/outline'
+import { wallAngleAt } from '../foot/wall'
+import { nearestStation, placeAt } from '../geometry/track'
+import { distance, type Vec } from '../geometry/vector'
+import { planShoe } from '../plan/plan'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 
 describe('nailFlight', () => {
   it('leaves at sqrt(2 R d) when it leans with the wall', () => {
@@ -34,6 +40,21 @@ describe('nailFlight', () => {
   it('comes out higher the coarser the hole and the flatter the lean', () => {
     expect(nailFlight(10, 60, 60, 22).exitHeight).toBeGreaterThan(nailFlight(8, 60, 60, 22).exitHeight)
     expect(nailFlight(8, 55, 60, 22).exitHeight).toBeGreaterThan(nailFlight(8, 60, 60, 22).exitHeight)
+  })
+})
+
+describe('the exit', () => {
+  it('lies on the face of the wall: inward of its ground edge by height over the tangent of the wall', () => {
+    const { nails, foot } = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
+    const outline = footOutline(foot)
+    for (const { exit, exitHeight, footStation } of nails) {
+      const wall = placeAt(outline.track, nearestStation(outline.track, exit)).point
+      const angle = wallAngleAt(foot, outline, footStation)
+      expect(distance(exit, wall)).toBeCloseTo(exitHeight / Math.tan((angle * Math.PI) / 180), 1)
+      // Inward: nearer to the middle of the foot than the edge it started from.
+      const middle: Vec = [0, -20]
+      expect(distance(exit, middle)).toBeLessThan(distance(wall, middle))
+    }
   })
 })
 

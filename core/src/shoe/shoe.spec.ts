@@ -9,7 +9,7 @@ import type { FootInput } from '../records/foot'
 import { FIVE_BY_FIVE } from '../testing/samples'
 import { inches } from '../units/length'
 import { COMMON_SECTIONS, commonName, suggestSection } from './common-sections'
-import { checkFit, COIN, FIT_PRESETS, resolveFit } from './fit'
+import { checkFit, COIN, FIT_PRESETS, resolveFit, setBackBy } from './fit'
 import { profileVolume, volumeTo } from './profile'
 import { plainLay } from './lay'
 import { layRims, shoeBody } from './rims'
@@ -130,6 +130,19 @@ describe('fit', () => {
     const rims = layRims(outline, plainLay(resolveFit({ toeSetBack: 8 }, f), f, outline, 19), 0.5)
     expect(gapAt(f, outline, rims, rims.toe)).toBeCloseTo(-8, 3)
     expect(Math.abs(gapAt(f, outline, rims, rims.medialBend))).toBeLessThan(1e-3)
+  })
+})
+
+describe('a toe set back to bring the breakover back', () => {
+  it('is added to what the fit sets it back already, where it is worth it and a fit allows it', () => {
+    const f = foot()
+    const fit = resolveFit({ toeSetBack: 4 }, f)
+    expect(setBackBy(fit, f, 3)).toBe(7)
+    // Less than a rule shows is nothing to move a shoe for.
+    expect(setBackBy(fit, f, 0.5)).toBeUndefined()
+    // No more than the figure of the fit itself may be: 15 % of the length.
+    expect(setBackBy(fit, f, f.length * 0.15 - 4.1)).toBeCloseTo(f.length * 0.15 - 0.1, 9)
+    expect(setBackBy(fit, f, f.length * 0.15 - 3.9)).toBeUndefined()
   })
 })
 

@@ -70,7 +70,8 @@ describe('the schools of breakover (hand-worked)', () => {
     expect(school('radiographic', { tipFromToe: 20 }).answer.found).toBe(false)
     expect(school('radiographic', { tipFromToe: 20, tipBy: 'hoof tester' }).answer.found).toBe(false)
     const { answer } = school('radiographic', { ...MEASURED, tipFromToe: 20, tipBy: 'radiograph' })
-    expect(answer).toMatchObject({ found: true, y: 40 })
+    // Still within the touch of what that school takes for the same place: 3 mm behind the tip (common practice, no source).
+    expect(answer).toMatchObject({ found: true, y: 40, rearY: 37 })
   })
 
   it('perimeter: the trimmed toe, rolled where the old shoe was worn', () => {
