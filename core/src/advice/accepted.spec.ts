@@ -39,6 +39,10 @@ describe('what is accepted', () => {
     expect(clash).toBeTruthy()
     expect(shoe.modifications).toEqual(bar.modifications)
     expect(shoe.fit).toBe('supportive')
+    // Where nothing is changed, nothing is there to be saved or undone.
+    expect(accepted(bar, { modification: 'straight-bar' }).shoe).toBe(bar)
+    expect(accepted(bar, { breakoverSchool: 'thirds' }).shoe).toBe(bar)
+    expect(accepted(bar, { modification: 'egg-bar' }).shoe).toBe(bar)
     // What is on it already is no clash with itself.
     expect(accepted(bar, { modification: 'egg-bar' }).clash).toBeUndefined()
   })

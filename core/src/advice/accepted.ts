@@ -5,6 +5,7 @@ import type { AdviceChange } from './advice'
 
 /** The shoe with what was accepted on it. */
 export interface Accepted {
+  /** The very shoe that was given, where nothing of it changes. */
   shoe: ShoeInput
   /** Why the modification that was agreed to is not put on: it cannot stand beside what is. */
   clash?: string
@@ -18,13 +19,15 @@ export function accepted(shoe: ShoeInput, change: AdviceChange): Accepted {
     modification !== undefined && !list.some(({ kind }) => kind === modification)
       ? clashWith(list, modification)
       : undefined
+  const modifications =
+    modification === undefined || clash !== undefined ? list : withModification(list, modification)
+  const changed = {
+    ...(fit && { fit }),
+    ...((driven || nailSchool) && { nails: nailsOf(shoe, change) }),
+    ...(modifications !== list && { modifications }),
+  }
   return {
-    shoe: {
-      ...shoe,
-      ...(fit && { fit }),
-      ...((driven || nailSchool) && { nails: nailsOf(shoe, change) }),
-      ...(modification !== undefined && !clash && { modifications: withModification(list, modification) }),
-    },
+    shoe: Object.keys(changed).length > 0 ? { ...shoe, ...changed } : shoe,
     ...(clash !== undefined && { clash }),
   }
 }

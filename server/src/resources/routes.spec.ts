@@ -1,4 +1,7 @@
 import { randomUUID } from 'node:crypto'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { brotliCompressSync } from 'node:zlib'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { pino } from 'pino'
 import request from 'supertest'
@@ -40,6 +43,32 @@ describe('plan', () => {
     expect(broken.body.errors[0].message).toContain('could not be read')
     const nowhere = await api().get('/api/nothing').expect(404)
     expect(nowhere.body.errors[0].message).toContain('/nothing')
+  })
+})
+
+describe('the screens', () => {
+  it('are sent as the build packed them; scripts are kept, pages asked for again and guarded', async () => {
+    const script = 'chunk-Ab_9-xYz.js'
+    writeFileSync(join(bed.dataFolder, 'index.html'), '<title>Crescent</title>')
+    writeFileSync(join(bed.dataFolder, script), 'plain')
+    writeFileSync(join(bed.dataFolder, `${script}.br`), brotliCompressSync('packed'))
+    const config = {
+      ...{ dataFolder: bed.dataFolder, webFolder: bed.dataFolder },
+      ...{ host: '127.0.0.1', port: 0, logLevel: 'silent' },
+    }
+    const app = makeApp(bed.practice, config, pino({ level: 'silent' }))
+    const packed = await request(app).get(`/${script}`).set('accept-encoding', 'br').expect(200)
+    expect(packed.headers['content-encoding']).toBe('br')
+    expect(packed.headers['content-type']).toContain('javascript')
+    expect(packed.headers['cache-control']).toContain('immutable')
+    expect(packed.headers['x-content-type-options']).toBe('nosniff')
+    expect(packed.headers['x-frame-options']).toBeUndefined()
+    const plain = await request(app).get(`/${script}`).set('accept-encoding', 'identity').expect(200)
+    expect(plain.headers['content-encoding']).toBeUndefined()
+    const page = await request(app).get('/bench/one/LF').set('accept', 'text/html').expect(200)
+    expect(page.headers['cache-control']).toBe('no-cache')
+    expect(page.headers['x-frame-options']).toBe('SAMEORIGIN')
+    expect(page.headers['content-security-policy']).toContain("default-src 'self'")
   })
 })
 

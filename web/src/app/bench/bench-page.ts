@@ -94,7 +94,9 @@ export class BenchPage {
     // A signal of its own: the page changes with every save, the visit does not.
     source: this.visitOnBench,
     computation: (visitId) =>
-      keptStep(visitId) ?? (this.desk.page()?.footRecords.length ? STEPS[1] : undefined) ?? STEPS[0],
+      keptStep(visitId) ??
+      (this.desk.page()?.footRecords.length ? STEPS.find(({ needsPlan }) => needsPlan) : undefined) ??
+      STEPS[0],
   })
   /** The view of each step as it was left. */
   private readonly chosenViews = signal<Partial<Record<BenchStep['key'], BenchView>>>({})

@@ -1,9 +1,10 @@
 import { TestBed } from '@angular/core/testing'
 import { MatDialog } from '@angular/material/dialog'
 import { MatSnackBar } from '@angular/material/snack-bar'
-import { type FootFigureKey } from '@crescent/core'
+import { newLook, type FootFigureKey } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { lookActions } from '../state/look/look.feature'
 import { PAGE, show, STORE } from '../testing'
 import { bring, Brought } from './brought'
 import { Desk } from './desk'
@@ -33,6 +34,10 @@ beforeEach(() => {
   })
   store().dispatch(benchActions.opened({ page: PAGE, kept: {} }))
   store().dispatch(benchActions.copyLast())
+  const stored = { ...newLook('look', 'visit'), version: 1 }
+  store().dispatch(
+    lookActions.opened({ visitId: 'visit', stored, before: null, kept: undefined, newId: 'n' }),
+  )
 })
 
 describe('Desk', () => {
@@ -125,7 +130,8 @@ describe('the steps', () => {
     // What is in it may be brought in turn.
     await vi.waitFor(() => expect(element.textContent).not.toContain('Opening'))
     await fixture.whenStable()
-    expect(element.firstElementChild).not.toBeNull()
+    // The part is there, and there is something in it.
+    expect(element.firstElementChild!.firstElementChild).not.toBeNull()
   })
 
   it('say so where a part cannot be fetched, and try again', async () => {

@@ -193,7 +193,7 @@ export class Looking {
     const draft = this.draft()
     if (!change || !draft) return
     const { shoe, clash } = accepted(draft.shoe, change)
-    this.store.dispatch(benchActions.setShoe({ shoe, touched: 'advice' }))
+    if (shoe !== draft.shoe) this.store.dispatch(benchActions.setShoe({ shoe, touched: 'advice' }))
     const { breakoverSchool } = change
     if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
     this.store.dispatch(benchActions.settle())
