@@ -136,16 +136,16 @@ export type {
 } from './records/practice'
 export { ANIMALS, HEEL_MEASURES, TIP_SOURCES } from './terms/foot-choices'
 export { WAYS_BACK, type WayBack } from './terms/ways-back'
-export {
-  currentPatterns,
-  workOf,
-  type HorsePage,
-  type HorseSummary,
-  type Refusal,
-  type Round,
-  type StoredPattern,
-  type VisitPage,
-  type FoundPattern,
+export { PATTERNS_FOUND } from './terms/patterns-found'
+export { currentPatterns, workOf } from './records/worn'
+export type {
+  HorsePage,
+  HorseSummary,
+  Refusal,
+  Round,
+  StoredPattern,
+  VisitPage,
+  FoundPattern,
 } from './records/answers'
 export { snapshotOf } from './plan/snapshot'
 export type { Snapshot } from './records/snapshot'

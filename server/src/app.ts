@@ -29,6 +29,8 @@ export function makeApp(
 ): Express {
   const app = express()
   app.disable('x-powered-by')
+  // Answers are never kept by who asked (no-store): a mark to ask by again would be worked out for nobody.
+  app.disable('etag')
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -43,8 +45,8 @@ export function makeApp(
       strictTransportSecurity: false,
     }),
   )
-  // For one farrier on one machine a tighter packing is worth its milliseconds.
-  app.use(compression({ level: 9, brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } } }))
+  // Tighter packing of an answer saves a few hundred bytes and costs milliseconds; the screens are packed at the build.
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } }))
   app.use(
     pinoHttp({
       logger: log,

@@ -1,114 +1,125 @@
-import type { UsualShoe } from './practice-facts'
-import type { Look } from './look'
-import type { Problem } from '../notices/problem'
-import { SIDES, type Side } from '../terms/sides'
-import type { FootWork } from '../terms/work'
-import type { FootRecord, Horse, Owner, Pattern, Visit, VisitFeet, WorkshopRecord } from './practice'
-import type { Snapshot } from './snapshot'
+import * as z from 'zod'
+import { FOOT_WORKS } from '../terms/work'
+import { SIDES } from '../terms/sides'
+import { daySchema, idSchema } from './common'
+import { lookSchema } from './look'
+import {
+  footRecordSchema,
+  horseSchema,
+  ownerSchema,
+  patternSchema,
+  VISIT_STATES,
+  visitSchema,
+  workshopRecordSchema,
+} from './practice'
+import { usualShoeSchema } from './practice-facts'
+import { snapshotSchema, type Snapshot } from './snapshot'
+
+const count = z.number().int().min(0)
 
 /** A horse as lists show it. */
-export interface HorseSummary extends Horse {
-  ownerName: string
-  lastVisit: string | null
-  /** As it was set at the last visit, else that visit and the cycle; none before the first visit. */
-  due: string | null
-}
+export const horseSummarySchema = horseSchema
+  .extend({
+    ownerName: z.string(),
+    lastVisit: daySchema.nullable(),
+    due: daySchema
+      .nullable()
+      .describe(
+        'as it was set at the last visit, else that visit and the cycle; none before the first visit',
+      ),
+  })
+  .strict()
 
 /** A pattern with the result it had when it was saved. */
-export interface StoredPattern extends Pattern {
-  result: Snapshot
-}
+export const storedPatternSchema = patternSchema
+  .extend({ result: snapshotSchema as z.ZodType<Snapshot> })
+  .strict()
 
 /** Everything the page of one horse shows. */
-export interface HorsePage {
-  horse: Horse
-  owner: Owner | null
-  visits: Visit[]
-  footRecords: FootRecord[]
-  looks: Look[]
-  patterns: StoredPattern[]
-}
+export const horsePageSchema = z
+  .object({
+    horse: horseSchema,
+    owner: ownerSchema.nullable(),
+    visits: z.array(visitSchema),
+    footRecords: z.array(footRecordSchema),
+    looks: z.array(lookSchema),
+    patterns: z.array(storedPatternSchema),
+  })
+  .strict()
 
-/** What the day holds. Overdue: due before the day; due: within the week from it; seen: visited on it. The longest
- * overdue come first; of more than 200 waiting only those are listed, `counts` has them all. */
-export interface Round {
-  date: string
-  overdue: HorseSummary[]
-  due: HorseSummary[]
-  seen: (HorseSummary & {
-    visitId: string
-    visitState: Visit['state']
-    /** What was done to each foot so far, and where work on one stopped. */
-    done: Partial<Record<Side, FootWork>>
-    paused: Side[]
-  })[]
-  counts: { horses: number; patterns: number; overdue: number; due: number }
-}
+/** What the day holds. */
+export const roundSchema = z
+  .object({
+    date: daySchema,
+    overdue: z
+      .array(horseSummarySchema)
+      .describe(
+        'due before the day, the longest overdue first; of more than 200 waiting only those are listed',
+      ),
+    due: z.array(horseSummarySchema).describe('within the week from the day'),
+    seen: z
+      .array(
+        horseSummarySchema
+          .extend({
+            visitId: idSchema,
+            visitState: z.enum(VISIT_STATES),
+            done: z
+              .partialRecord(z.enum(SIDES), z.enum(FOOT_WORKS))
+              .describe('what was done to each foot so far'),
+            paused: z.array(z.enum(SIDES)).describe('where work on a foot stopped'),
+          })
+          .strict(),
+      )
+      .describe('visited on the day, or begun before and still open'),
+    counts: z
+      .object({ horses: count, patterns: count, overdue: count, due: count })
+      .strict()
+      .describe('of all, listed or not'),
+  })
+  .strict()
+
+/** A pattern found among those of all horses. */
+export const foundPatternSchema = z.object({ pattern: storedPatternSchema, horseName: z.string() }).strict()
 
 /** What the Bench needs for one visit. */
-/** A pattern found among those of all horses. */
-export interface FoundPattern {
-  pattern: StoredPattern
-  horseName: string
-}
+export const visitPageSchema = z
+  .object({
+    usual: usualShoeSchema
+      .nullable()
+      .optional()
+      .describe('what a foot begins with that never had a shoe, where the practice says so'),
+    visit: visitSchema,
+    horse: horseSchema,
+    owner: ownerSchema.nullable(),
+    footRecords: z.array(footRecordSchema),
+    look: lookSchema.nullable().describe('what was looked at: null until somebody looked'),
+    lookBefore: lookSchema.nullable().describe('the newest look at this horse before this visit'),
+    lastVisit: visitSchema
+      .nullable()
+      .describe('the last finished visit before this one, measured or not: its note is for this one'),
+    previous: z
+      .object({ visit: visitSchema, footRecords: z.array(footRecordSchema) })
+      .strict()
+      .nullable()
+      .describe('of the last visit at which a foot was measured'),
+    patterns: z.array(storedPatternSchema),
+    workshop: workshopRecordSchema,
+  })
+  .strict()
 
-export interface VisitPage {
-  /** What a foot begins with that never had a shoe, where the practice says so. */
-  usual?: UsualShoe | null
-  visit: Visit
-  horse: Horse
-  owner: Owner | null
-  footRecords: FootRecord[]
-  /** What was looked at: null until somebody looked. */
-  look: Look | null
-  /** The newest look at this horse before this visit. */
-  lookBefore: Look | null
-  /** The last finished visit before this one, whether anything was measured or not: its note is for this one. */
-  lastVisit: Visit | null
-  /** Of the visit before, where there is one. */
-  previous: { visit: Visit; footRecords: FootRecord[] } | null
-  patterns: StoredPattern[]
-  workshop: WorkshopRecord
-}
+/** Why a request was not done. */
+export const refusalSchema = z
+  .object({
+    errors: z.array(z.object({ path: z.string(), message: z.string() })),
+    current: z.unknown().optional().describe('the stored record, where a stale write was refused'),
+  })
+  .strict()
 
+export type HorseSummary = z.infer<typeof horseSummarySchema>
+export type StoredPattern = z.infer<typeof storedPatternSchema>
+export type HorsePage = z.infer<typeof horsePageSchema>
+export type Round = z.infer<typeof roundSchema>
+export type FoundPattern = z.infer<typeof foundPatternSchema>
+export type VisitPage = z.infer<typeof visitPageSchema>
 /** Why a request was not done. `current` is the stored record where a stale write was refused. */
-export interface Refusal<T = unknown> {
-  errors: Pick<Problem, 'path' | 'message'>[]
-  current?: T
-}
-
-/** What was done to each foot at a visit: what was decided for it, else shod where a pattern was kept for it. */
-export function workOf(
-  feet: VisitFeet,
-  records: readonly Pick<FootRecord, 'side' | 'patternId'>[],
-): Partial<Record<Side, FootWork>> {
-  const done: Partial<Record<Side, FootWork>> = {}
-  for (const side of SIDES) {
-    const kept = records.some((record) => record.side === side && record.patternId)
-    const work = feet[side]?.work ?? (kept ? 'shod' : undefined)
-    if (work) done[side] = work
-  }
-  return done
-}
-
-/**
- * What the horse wears: the newest pattern of each foot that is not archived, unless the foot was left bare at a visit
- * since it was made.
- */
-export function currentPatterns(
-  patterns: readonly StoredPattern[],
-  visits: readonly Pick<Visit, 'id' | 'date' | 'feet'>[] = [],
-): Partial<Record<Side, StoredPattern>> {
-  const newest: Partial<Record<Side, StoredPattern>> = {}
-  for (const pattern of patterns) {
-    const other = newest[pattern.side]
-    if (pattern.archived) continue
-    if (!other || (pattern.updatedAt ?? '') > (other.updatedAt ?? '')) newest[pattern.side] = pattern
-  }
-  for (const side of SIDES) {
-    const bare = visits.filter(({ feet }) => feet?.[side]?.work === 'bare').map(({ date }) => date)
-    const made = visits.find(({ id }) => id === newest[side]?.visitId)?.date ?? ''
-    if (bare.some((date) => date >= made)) delete newest[side]
-  }
-  return newest
-}
+export type Refusal<T = unknown> = Omit<z.infer<typeof refusalSchema>, 'current'> & { current?: T }

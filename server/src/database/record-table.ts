@@ -59,11 +59,11 @@ export function recordTable<T extends Stored>(
   fields: Record<Exclude<keyof T & string, 'id' | 'version' | 'createdAt' | 'updatedAt'>, FieldKind>,
   derived: Record<string, (record: T) => string> = {},
 ): RecordTable<T> {
-  const kinds: [string, FieldKind][] = Object.entries<FieldKind>(fields)
+  const kinds = Object.entries<FieldKind>(fields).map(([field, kind]) => [field, kind, snake(field)] as const)
   const columns = [
     'id',
     'version',
-    ...kinds.map(([field]) => snake(field)),
+    ...kinds.map(([, , column]) => column),
     ...Object.keys(derived),
     'created_at',
     'updated_at',
@@ -82,19 +82,18 @@ export function recordTable<T extends Stored>(
   const toRow = (record: T): Record<string, unknown> => ({
     id: record.id,
     version: record.version,
-    ...Object.fromEntries(kinds.map(([f, kind]) => [snake(f), encode(record[f as keyof T], kind)])),
+    ...Object.fromEntries(kinds.map(([f, kind, column]) => [column, encode(record[f as keyof T], kind)])),
     ...Object.fromEntries(Object.entries(derived).map(([column, make]) => [column, make(record)])),
     created_at: record.createdAt,
     updated_at: record.updatedAt,
   })
-  const fromRow = (row: Record<string, unknown>): T =>
-    ({
-      id: row['id'],
-      version: row['version'],
-      ...Object.fromEntries(kinds.map(([f, kind]) => [f, decode(row[snake(f)], kind)])),
-      createdAt: row['created_at'],
-      updatedAt: row['updated_at'],
-    }) as T
+  const fromRow = (row: Record<string, unknown>): T => {
+    const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
+    for (const [field, kind, column] of kinds) record[field] = decode(row[column], kind)
+    record['createdAt'] = row['created_at']
+    record['updatedAt'] = row['updated_at']
+    return record as unknown as T
+  }
   const get = (id: string): T | undefined => {
     const row = select.get(id) as Record<string, unknown> | undefined
     return row && fromRow(row)

@@ -1,5 +1,9 @@
 import * as z from 'zod'
+import { refusalSchema } from '@crescent/core/records/index'
 import type { DescribedRoute } from './route'
+
+/** How every refusal is answered. */
+const refusal = z.toJSONSchema(refusalSchema)
 
 /** Describes every route as OpenAPI 3.1, from the same schemas that guard them. */
 export function describeRoutes(routes: readonly DescribedRoute[]): object {
@@ -30,14 +34,16 @@ export function describeRoutes(routes: readonly DescribedRoute[]): object {
         responses: {
           200: {
             description: 'Done',
-            content: {
-              'application/json': route.answer
-                ? { schema: z.toJSONSchema(route.answer, { io: 'output' }) }
-                : {},
-            },
+            content:
+              'file' in route.answer
+                ? { [route.answer.file]: {} }
+                : { 'application/json': { schema: z.toJSONSchema(route.answer, { io: 'output' }) } },
           },
           ...Object.fromEntries(
-            Object.entries(route.answers ?? {}).map(([status, description]) => [status, { description }]),
+            Object.entries(route.answers ?? {}).map(([status, description]) => [
+              status,
+              { description, content: { 'application/json': { schema: refusal } } },
+            ]),
           ),
         },
       },

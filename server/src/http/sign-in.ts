@@ -68,21 +68,30 @@ export function signIn(password: string): RequestHandler {
   return router
 }
 
+const sessionSchema = z.object({ needed: z.boolean().describe('a password is'), in: z.boolean() }).strict()
+
 /** The ways in, as the description tells of them; they are answered before all other routes. */
 export const SESSION_ROUTES = [
   {
     method: 'get',
     path: '/session',
     summary: 'Whether a password is needed here, and whether who asks is signed in',
+    answer: sessionSchema,
   },
   {
     method: 'post',
     path: '/session',
     summary: 'Sign in: the answer sets the session cookie. Only where a password is needed',
+    answer: sessionSchema,
     body: signInSchema,
     answers: { 401: 'Not the password of this practice', 429: 'Too many wrong ones: wait' },
   },
-  { method: 'post', path: '/session/end', summary: 'Sign out. Only where a password is needed' },
+  {
+    method: 'post',
+    path: '/session/end',
+    summary: 'Sign out. Only where a password is needed',
+    answer: sessionSchema,
+  },
 ] as const satisfies readonly DescribedRoute[]
 
 /** Where no password is set everybody on this machine is in. */

@@ -10,16 +10,28 @@ export function refuse(problems: readonly Problem[]): void {
   if (problems.length > 0) throw new ProblemError(problems)
 }
 
-/** Reading one record and storing one, the same for every resource. */
-export function recordRoutes<T extends Stored>(
-  path: string,
-  what: string,
-  schema: z.ZodType<T>,
-  access: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T },
-  check: (record: T) => Problem[] = () => [],
+/** One kind of record, as its routes need to know it. */
+interface RecordKind<T extends Stored> {
+  path: string
+  /** What one of them is called. */
+  what: string
+  schema: z.ZodType<T>
+  table: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T }
+  /** What cannot be though its form is right. */
+  check?: (record: T) => Problem[]
   /** What is answered, where more is stored than is sent. */
-  stored: z.ZodType = schema,
-): Route[] {
+  stored?: z.ZodType
+}
+
+/** Reading one record and storing one, the same for every resource. */
+export function recordRoutes<T extends Stored>({
+  path,
+  what,
+  schema,
+  table,
+  check = () => [],
+  stored = schema,
+}: RecordKind<T>): Route[] {
   return [
     {
       method: 'get',
@@ -28,7 +40,7 @@ export function recordRoutes<T extends Stored>(
       answer: stored,
       answers: { 404: `No such ${what}` },
       run: ({ practice, request }) => {
-        const record = access(practice).get(request.params['id'] as string)
+        const record = table(practice).get(request.params['id'] as string)
         if (!record) throw new NotFound(what)
         return record
       },
@@ -48,7 +60,7 @@ export function recordRoutes<T extends Stored>(
           throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
         }
         refuse(check(record))
-        return practice.db.transaction(() => access(practice).put(record)).immediate()
+        return practice.db.transaction(() => table(practice).put(record)).immediate()
       },
     }),
   ]

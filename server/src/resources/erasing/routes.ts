@@ -1,3 +1,4 @@
+import { erasureSchema } from '@crescent/core/records/index'
 import * as z from 'zod'
 import type { Erasure } from '@crescent/core'
 import { erase, whatGoes, type ErasedKind } from './erase'
@@ -18,6 +19,7 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
     method: 'get',
     path: `/${kind}s/:id/erase`,
     summary: `What would go with this ${kind}`,
+    answer: erasureSchema,
     answers: { 404: `No such ${kind}` },
     run: ({ practice, dataFolder, request }) => {
       const goes = whatGoes(practice, dataFolder, kind, request.params['id'] as string)
@@ -29,6 +31,7 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
     method: 'post',
     path: `/${kind}s/:id/erase`,
     summary: `Erase this ${kind} for good, out of the file too; older backups still hold it`,
+    answer: erasureSchema,
     body: eraseSchema,
     answers: { 404: `No such ${kind}`, 409: 'Changed since it was read' },
     run: async (context): Promise<Erasure> => {

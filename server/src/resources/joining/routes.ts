@@ -1,3 +1,4 @@
+import { horseSchema, ownerSchema } from '@crescent/core/records/index'
 import * as z from 'zod'
 import { joinHorses, joinOwners } from './join'
 import { NotFound, Refused } from '../../http/door'
@@ -8,14 +9,15 @@ const joinSchema = z.object({ other: z.uuid() }).strict()
 /** Two records of the same horse or owner become one. */
 export const joiningRoutes: Route[] = (
   [
-    ['horses', 'horse', joinHorses],
-    ['owners', 'owner', joinOwners],
+    ['horses', 'horse', joinHorses, horseSchema],
+    ['owners', 'owner', joinOwners, ownerSchema],
   ] as const
-).map(([path, what, join]) =>
+).map(([path, what, join, answer]) =>
   withBody({
     method: 'post',
     path: `/${path}/:id/join`,
     summary: `Take another record of the same ${what} into this one, with its whole history`,
+    answer,
     body: joinSchema,
     answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
     run: ({ practice, request, body: { other } }) => {

@@ -6,9 +6,9 @@ import {
   ownerSchema,
   visitSchema,
   workshopRecordSchema,
+  storedPatternSchema,
 } from '@crescent/core/records/index'
 import { planShoe, ProblemError, type Problem, type StoredPattern } from '@crescent/core'
-import { storedPatternSchema } from '../patterns/stored-schema'
 import { CHECKS } from '../checks'
 import type { Practice } from '../../practice'
 import type { Stored } from '../../database/record-table'

@@ -1,6 +1,7 @@
 import * as z from 'zod'
-import { advise, gatesOf, closedGates, readFoot, type Advice, type Gate } from '@crescent/core'
+import { advise, gatesOf, closedGates, readFoot } from '@crescent/core'
 import { footSchema, lookSchema, sideSchema } from '@crescent/core/records/index'
+import { adviceAnswerSchema } from './answer'
 import { CHECKS } from '../checks'
 import { withBody, type Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
@@ -15,24 +16,24 @@ const adviceRequest = z
   })
   .strict()
 
-interface AdviceAnswer {
-  advice: Advice[]
-  /** Every finding that calls for the vet, and those nobody has acknowledged. */
-  gates: Gate[]
-  closed: Gate[]
-}
-
 /** What was looked at, and what can be concluded from it. */
 export const lookRoutes: Route[] = [
-  ...recordRoutes('looks', 'look', lookSchema, (practice) => practice.looks, CHECKS.look),
+  ...recordRoutes({
+    path: 'looks',
+    what: 'look',
+    schema: lookSchema,
+    table: ({ looks }) => looks,
+    check: CHECKS.look,
+  }),
   withBody({
     method: 'post',
     path: '/advice',
     summary: 'Advice for one foot from what was looked at, and the findings that call for the vet',
     body: adviceRequest,
+    answer: adviceAnswerSchema,
     reads: true,
     answers: { 400: 'What does not fit, by path' },
-    run: ({ body: { look, side, cycleWeeks, weeksSince, foot } }): AdviceAnswer => {
+    run: ({ body: { look, side, cycleWeeks, weeksSince, foot } }) => {
       const measured = foot && readFoot(foot)
       return {
         advice: advise({

@@ -1,8 +1,7 @@
-import { patternSchema } from '@crescent/core/records/index'
+import { patternSchema, storedPatternSchema, foundPatternSchema } from '@crescent/core/records/index'
 import * as z from 'zod'
 import { savePattern } from './save'
 import { searchPatterns } from './search'
-import { storedPatternSchema } from './stored-schema'
 import { read } from '../../http/door'
 import type { Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
@@ -20,6 +19,7 @@ export const patternRoutes: Route[] = [
     method: 'get',
     path: '/patterns',
     summary: 'Patterns of all horses: by words, modification, bar and width of foot',
+    answer: z.array(foundPatternSchema),
     query: {
       search: 'words of name, notes, horse or modification',
       modification: 'a kind it wears',
@@ -38,21 +38,21 @@ export const patternRoutes: Route[] = [
       })
     },
   },
-  ...recordRoutes(
-    'patterns',
-    'pattern',
-    patternSchema,
-    (practice) => ({
+  ...recordRoutes({
+    path: 'patterns',
+    what: 'pattern',
+    schema: patternSchema,
+    table: (practice) => ({
       get: (id) => practice.patterns.get(id),
       put: (pattern) => savePattern(practice, pattern),
     }),
-    () => [],
-    storedPatternSchema,
-  ),
+    stored: storedPatternSchema,
+  }),
   {
     method: 'get',
     path: '/patterns/:id/versions',
     summary: 'Every state a pattern ever had, the newest first',
+    answer: z.array(storedPatternSchema),
     run: ({ practice, request }) => practice.patterns.versions(request.params['id'] as string),
   },
 ]

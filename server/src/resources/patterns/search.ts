@@ -1,4 +1,4 @@
-import { MODIFICATIONS, type FoundPattern } from '@crescent/core'
+import { MODIFICATIONS, PATTERNS_FOUND, type FoundPattern } from '@crescent/core'
 import type { Practice } from '../../practice'
 import { fold, likeWords, wordsOf } from '../../database/search'
 
@@ -17,9 +17,6 @@ export interface PatternQuery {
 /** Bars that differ by less are the same, mm. */
 const SAME_BAR = 0.1
 
-/** The most that are answered. */
-const LIMIT = 60
-
 /** Kinds of modification with this word in their names, as they are called on the screen. */
 const kindsCalled = (word: string): string[] =>
   MODIFICATIONS.filter(({ label }) => fold(label).includes(word)).map(({ kind }) => kind)
@@ -33,23 +30,26 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
     ...words.map((_, i) => {
       const called = kinds[i]!.map((_, k) => `instr(p.kinds, @kind${i}_${k})`)
       const worn = called.length > 0 ? ` OR ${called.join(' OR ')}` : ''
-      return `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR h.search LIKE @w${i} ESCAPE '\\'${worn})`
+      return `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR p.horse_id IN horses${i}${worn})`
     }),
     ...(query.modification ? ['instr(p.kinds, @modification)'] : []),
     ...(query.bar
       ? [`abs(p.bar_width - @barWidth) < ${SAME_BAR}`, `abs(p.bar_thickness - @barThickness) < ${SAME_BAR}`]
       : []),
   ]
+  // Horses are fewer than patterns: gone through once for each word, not once for each pattern.
+  const called = words.map(
+    (_, i) => `horses${i} AS MATERIALIZED (SELECT id FROM horses WHERE search LIKE @w${i} ESCAPE '\\')`,
+  )
   const order =
     query.width === undefined ? 'p.updated_at DESC' : `abs(p.foot_width - @width), p.updated_at DESC`
   const rows = db
     .prepare(
       // Found in the index, and only then taken out whole.
-      `SELECT p.*, f.horse_name FROM (
-         SELECT p.rowid AS at, h.name AS horse_name
-         FROM patterns p INDEXED BY patterns_found CROSS JOIN horses h ON h.id = p.horse_id
-         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${LIMIT}) f
-       JOIN patterns p ON p.rowid = f.at ORDER BY ${order}`,
+      `${called.length > 0 ? `WITH ${called.join(', ')} ` : ''}SELECT p.*, h.name AS horse_name FROM (
+         SELECT p.rowid AS at FROM patterns p INDEXED BY patterns_found
+         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${PATTERNS_FOUND}) f
+       JOIN patterns p ON p.rowid = f.at JOIN horses h ON h.id = p.horse_id ORDER BY ${order}`,
     )
     .all({
       ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),

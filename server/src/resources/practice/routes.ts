@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { beginSchema } from '@crescent/core/records/index'
+import { beginSchema, idSchema, practiceFactsSchema } from '@crescent/core/records/index'
 import type { PracticeFacts } from '@crescent/core'
 import { setAside, swapAside, whatLiesAside } from '../safekeeping/aside'
 import type { Practice } from '../../practice'
@@ -19,12 +19,14 @@ export const practiceRoutes: Route[] = [
     method: 'get',
     path: '/practice',
     summary: 'The practice that is open, and what lies aside',
+    answer: practiceFactsSchema,
     run: ({ practice, dataFolder }) => factsOf(practice, dataFolder),
   },
   withBody({
     method: 'post',
     path: '/practice',
     summary: 'Begin a practice of one’s own; the demo is set aside',
+    answer: practiceFactsSchema.extend({ horseId: idSchema.nullable().describe('of the first horse') }),
     body: beginSchema,
     answers: { 409: 'There is one already' },
     run: ({ practice, dataFolder, body: { name, usual, horse } }) => {
@@ -44,6 +46,7 @@ export const practiceRoutes: Route[] = [
     method: 'post',
     path: '/practice/swap',
     summary: 'Open what lies aside and set this one aside',
+    answer: practiceFactsSchema,
     answers: { 409: 'Nothing lies aside' },
     run: ({ practice, dataFolder }) => {
       if (whatLiesAside(dataFolder) === null) throw new Refused('No other practice lies aside')

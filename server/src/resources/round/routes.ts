@@ -1,4 +1,4 @@
-import { daySchema } from '@crescent/core/records/index'
+import { daySchema, roundSchema } from '@crescent/core/records/index'
 import { BadRequest } from '../../http/door'
 import type { Route } from '../../http/route'
 
@@ -7,6 +7,7 @@ export const roundRoutes: Route[] = [
     method: 'get',
     path: '/round',
     summary: 'What a day holds: overdue, due within the week, visited',
+    answer: roundSchema,
     query: { date: 'the day, 2026-11-23' },
     run: ({ practice, request }) => {
       const date = daySchema.safeParse(request.query['date'])

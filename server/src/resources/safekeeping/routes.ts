@@ -1,3 +1,4 @@
+import { importReportSchema, lossesSchema } from '@crescent/core/records/index'
 import { randomUUID } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
@@ -9,6 +10,7 @@ import * as z from 'zod'
 import { backupFolder, backupName, backUp, backUpInto } from '../../database/backup'
 import { passingFolder } from '../../database/files'
 import { importLibrary } from '../library/in'
+import { HEAD, LISTS } from '../library/lists'
 import { libraryText } from '../library/out'
 import { lossesOf, putBack } from './put-back'
 import { forgetStamps } from '../../database/stamps'
@@ -31,6 +33,7 @@ export const safekeepingRoutes: Route[] = [
     method: 'post',
     path: '/backup',
     summary: 'Write a consistent copy into the data folder while the server runs',
+    answer: z.object({ file: z.string().describe('in the folder of backups') }),
     answers: { 503: 'The data is damaged, or there is no room' },
     run: async ({ practice, dataFolder }) => ({
       file: basename(await backUpInto(practice.db, backupFolder(dataFolder), new Date())),
@@ -40,6 +43,7 @@ export const safekeepingRoutes: Route[] = [
     method: 'get',
     path: '/backup',
     summary: 'Download a consistent copy of the database',
+    answer: { file: 'application/vnd.sqlite3' },
     run: async ({ practice, dataFolder, response }) => {
       const file = await backUp(practice.db, join(passingFolder(dataFolder), `${randomUUID()}.sqlite`))
       try {
@@ -54,6 +58,10 @@ export const safekeepingRoutes: Route[] = [
     method: 'post',
     path: '/restore',
     summary: 'Put a backup in the place of the data; what was there is kept among the backups',
+    answer: z.union([
+      z.object({ kept: z.string().describe('what was here, in the folder of backups') }),
+      lossesSchema,
+    ]),
     query: { look: '1: only tell what would be lost' },
     answers: { 400: 'No sound backup; nothing was changed' },
     streams: true,
@@ -75,6 +83,10 @@ export const safekeepingRoutes: Route[] = [
     method: 'get',
     path: '/library',
     summary: 'The whole library as one JSON file, or one horse of it',
+    answer: z.object({
+      ...HEAD,
+      ...Object.fromEntries(Object.entries(LISTS).map(([name, { schema }]) => [name, z.array(schema)])),
+    }),
     query: { horse: 'id of a horse: only it, with its owner' },
     run: async ({ practice, request, response }) => {
       const { horse } = read(libraryQuery, request.query)
@@ -89,6 +101,7 @@ export const safekeepingRoutes: Route[] = [
     method: 'post',
     path: '/library',
     summary: 'Bring in a library: adds what is not here, keeps what is',
+    answer: importReportSchema,
     answers: {
       400: 'What does not fit, by path; nothing was brought in',
       503: 'Another is being brought in',

@@ -1,5 +1,12 @@
+import * as z from 'zod'
 import type { VisitPage } from '@crescent/core'
-import { footRecordSchema, shoeingSchema, visitSchema } from '@crescent/core/records/index'
+import {
+  footRecordSchema,
+  shoeingSchema,
+  visitSchema,
+  storedPatternSchema,
+  visitPageSchema,
+} from '@crescent/core/records/index'
 import { CHECKS } from '../checks'
 import { saveShoeing } from './shoeing'
 import { BadRequest, NotFound } from '../../http/door'
@@ -7,11 +14,18 @@ import { withBody, type Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
 
 export const visitRoutes: Route[] = [
-  ...recordRoutes('visits', 'visit', visitSchema, (practice) => practice.visits, CHECKS.visit),
+  ...recordRoutes({
+    path: 'visits',
+    what: 'visit',
+    schema: visitSchema,
+    table: ({ visits }) => visits,
+    check: CHECKS.visit,
+  }),
   {
     method: 'get',
     path: '/visits/:id/page',
     summary: 'A visit with its horse, feet as measured then and the time before, and the patterns',
+    answer: visitPageSchema,
     answers: { 404: 'No such visit' },
     run: ({ practice, request }): VisitPage => {
       const visit = practice.visits.get(request.params['id'] as string)
@@ -37,6 +51,7 @@ export const visitRoutes: Route[] = [
     method: 'put',
     path: '/visits/:id/feet/:side',
     summary: 'Store a foot as measured together with the pattern made for it: both or neither',
+    answer: z.object({ pattern: storedPatternSchema, record: footRecordSchema }),
     body: shoeingSchema,
     answers: {
       400: 'What does not fit, by path',
@@ -57,11 +72,11 @@ export const visitRoutes: Route[] = [
       return practice.db.transaction(() => saveShoeing(practice, sent)).immediate()
     },
   }),
-  ...recordRoutes(
-    'foot-records',
-    'foot record',
-    footRecordSchema,
-    (practice) => practice.footRecords,
-    CHECKS.footRecord,
-  ),
+  ...recordRoutes({
+    path: 'foot-records',
+    what: 'foot record',
+    schema: footRecordSchema,
+    table: ({ footRecords }) => footRecords,
+    check: CHECKS.footRecord,
+  }),
 ]

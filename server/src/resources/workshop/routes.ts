@@ -8,12 +8,14 @@ export const workshopRoutes: Route[] = [
     method: 'get',
     path: '/workshop',
     summary: "The workshop's own figures",
+    answer: workshopRecordSchema,
     run: ({ practice }) => practice.workshop.current(),
   },
   withBody({
     method: 'put',
     path: '/workshop',
     summary: "Store the workshop's own figures",
+    answer: workshopRecordSchema,
     body: workshopRecordSchema,
     answers: { 400: 'Figures that no workshop has', 409: 'Changed elsewhere since it was read' },
     run: ({ practice, body: record }) => {

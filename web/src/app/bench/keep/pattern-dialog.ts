@@ -14,6 +14,7 @@ import {
 import {
   COMMON_SECTIONS,
   MODIFICATIONS,
+  PATTERNS_FOUND,
   modificationWords,
   type FoundPattern,
   type Side,
@@ -132,6 +133,9 @@ export interface PatternChoice {
           </li>
         }
       </ul>
+      @if (from() === 'all' && found().length >= most) {
+        <p class="muted">These are the first {{ most }}: another word narrows them down.</p>
+      }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <cr-help-button topic="load" /><button mat-button mat-dialog-close>Close</button></mat-dialog-actions
@@ -204,7 +208,8 @@ export class PatternDialog {
   protected readonly bars = COMMON_SECTIONS
   protected readonly failure = signal('')
   private readonly asked = signal({ search: '', modification: '', bar: '' })
-  private readonly found = toSignal(
+  protected readonly most = PATTERNS_FOUND
+  protected readonly found = toSignal(
     toObservable(computed(() => (this.from() === 'all' ? this.asked() : undefined))).pipe(
       debounceTime(150),
       switchMap((asked) => (asked ? this.look(asked) : of([]))),

@@ -1,0 +1,212 @@
+import * as z from 'zod'
+import { footSchema, keepClearSchema, sectionSchema, SECTION_SHAPES } from '@crescent/core/records/index'
+import { toldSchema } from '../told-schema'
+
+// What a plan answers, for the description: the test of it reads real plans strictly, so nothing is left out.
+const mm = z.number()
+const point = z.tuple([mm, mm]).describe('in the foot’s frame, mm: across, and forward from the widest part')
+const line = z.array(point)
+const branch = z.enum(['lateral', 'medial'])
+const degrees = z.number().describe('from the ground')
+const object = <S extends z.ZodRawShape>(shape: S) => z.object(shape).strict()
+
+const cautionSchema = object({
+  code: z.string(),
+  severity: z.enum(['note', 'caution', 'stop']),
+  title: toldSchema,
+  text: toldSchema.describe('what may happen'),
+  action: toldSchema.describe('what to do'),
+})
+
+const landmarksSchema = object({
+  ...{ toe: point, lateralWidest: point, medialWidest: point, lateralButtress: point, medialButtress: point },
+  ...{ frogApex: point, frog: line, centralSulcus: line, bars: z.array(line), bulbs: line, bulbY: mm },
+  whiteLineOuter: line,
+  whiteLineInner: line.describe('inside it everything is alive'),
+  tip: point.optional().describe('of the coffin bone, where it is known'),
+})
+
+const estimate = object({ way: z.string(), label: z.string(), fromToe: mm })
+const widestSchema = object({
+  estimates: z.array(estimate),
+  agreed: mm.optional().describe('from the toe back; none where no two agree'),
+  confidence: z.number().optional(),
+  odd: estimate.optional().describe('stands off from two that agree'),
+  verdict: z.string(),
+})
+
+const schoolSchema = object({
+  ...{
+    key: z.string(),
+    label: z.string(),
+    rule: toldSchema,
+    use: z.string(),
+    vetLeads: z.boolean().optional(),
+  },
+  answer: z.union([
+    object({
+      found: z.literal(true),
+      y: mm.describe('the foremost place it allows'),
+      rearY: mm.optional(),
+      used: z.array(z.string()),
+      note: toldSchema.optional(),
+    }),
+    object({ found: z.literal(false), lacks: z.array(toldSchema) }),
+  ]),
+  lever: mm.optional(),
+  ratio: z.number().optional(),
+})
+
+const balanceSchema = object({
+  breakover: object({
+    schools: z.array(schoolSchema),
+    inUse: z.string(),
+    y: mm.optional().describe('by the school in use; none where it lacks something'),
+  }),
+  ahead: mm.describe('bearing ahead of the widest part, read from the made shoe'),
+  behind: mm,
+  ratio: z.number(),
+  toeLever: mm,
+  leverSaved: mm.describe('against the bare trimmed toe'),
+  aheadOfSchool: mm.optional(),
+  heels: z.array(object({ branch, behindButtress: mm, shortOfBulbs: mm, shortOfPlumb: mm.optional() })),
+  hoofPastern: object({ broken: degrees, verdict: z.string() }).optional(),
+})
+
+const bevel = z.tuple([mm, mm]).describe('across and down, mm')
+const cutSchema = object({
+  place: object({
+    branch,
+    share: z.number().describe('0 at the middle of the toe, 1 at the end of the branch'),
+    ...{
+      fromToe: mm,
+      fromHeel: mm,
+      point,
+      s: mm,
+      web: mm,
+      middle: point,
+      tangent: z.tuple([z.number(), z.number()]),
+    },
+    bend: z.number().describe('radians for a millimetre'),
+  }),
+  form: object({
+    ...{ shape: z.enum(SECTION_SHAPES), width: mm, thickness: mm },
+    ...{ outerGround: bevel, innerGround: bevel, outerFoot: bevel, innerFoot: bevel },
+    crease: object({ from: mm, width: mm, depth: mm }).optional(),
+    bend: object({ from: mm, slope: z.number(), of: z.enum(['section', 'ground']) }).optional(),
+  }),
+})
+
+const partSchema = object({
+  label: z.string(),
+  layer: z.enum(['bar', 'clip', 'plate', 'pad', 'fitting', 'dressed']),
+  face: z.enum(['ground', 'foot']).optional(),
+  edge: line.describe('closed'),
+  spare: z.boolean().optional().describe('made with the shoe and not in it'),
+  volume: z.number().describe('mm3 added to the shoe'),
+  between: z.tuple([mm, mm]).optional().describe('underside and top above the ground'),
+  taper: z.tuple([mm, mm]).optional(),
+  tongue: object({ station: mm, width: mm, height: mm, thickness: mm, lean: degrees }).optional(),
+  density: z.number().optional().describe('kg/m3'),
+  join: object({ outline: line.optional(), welds: z.array(line) }).optional(),
+  ofTheBar: mm.optional(),
+  stock: object({ width: mm, thickness: mm, length: mm, count: z.number().optional() }).optional(),
+})
+
+const modificationSchema = object({
+  kind: z.string(),
+  values: z.record(z.string(), z.union([z.number(), z.string()])),
+  ranges: z.record(z.string(), z.tuple([z.number(), z.number()])).describe('possible for each figure here'),
+  told: z.array(toldSchema),
+  handles: z.array(
+    object({
+      field: z.string(),
+      point,
+      along: point,
+      per: z.number().optional(),
+      view: z.literal('side').optional(),
+    }),
+  ),
+  guides: z.array(object({ label: z.string(), line })),
+  course: z.array(object({ label: z.string(), fromDay: z.number(), toDay: z.number() })),
+})
+
+const ironSchema = object({
+  cutLength: mm,
+  centrelineLength: mm,
+  volume: z.number().describe('of the bar, mm3'),
+  weight: z.number().describe('of the whole shoe, g'),
+  closing: mm.describe('bar that closes the shoe behind the heels, within the cut'),
+  branches: object({ lateral: mm, medial: mm }).describe('toe mark to end'),
+  parts: z.array(
+    object({
+      label: z.string(),
+      count: z.number().optional(),
+      width: mm,
+      thickness: mm,
+      length: mm,
+      weight: z.number(),
+    }),
+  ),
+  plainCut: mm,
+  rules: z.array(object({ name: z.string(), length: mm, difference: mm })),
+  marks: z.array(
+    object({ kind: z.string(), label: z.string(), branch: branch.nullable(), fromMiddle: mm, fromEnd: mm }),
+  ),
+})
+
+const nailSchema = object({
+  ...{ branch, number: z.number().int(), x: mm, y: mm, fromToe: mm, inset: mm, insideWall: mm },
+  ...{ footStation: mm, behindWall: mm, alongWall: mm, wallThickness: mm, driven: z.boolean() },
+  heldByWeb: z.boolean().describe('the web could not carry the hole where the wall wants it'),
+  beyond: z.enum(['forward', 'rear']).optional().describe('the limit of the school in use'),
+  ...{ lean: degrees, wallAngle: degrees, throughPad: mm, exitHeight: mm, exit: point, deepest: mm },
+  verdict: z.string(),
+  why: toldSchema,
+  seen: mm.optional().describe('how high it came out'),
+})
+
+const nailSize = object({ name: z.string(), length: mm, shank: mm, head: mm })
+const nailingSchema = object({
+  school: z.string(),
+  need: object({ length: mm, shank: mm }).optional(),
+  suggested: nailSize.optional(),
+  size: nailSize.optional(),
+  unknownSize: z.string().optional(),
+  padding: mm,
+  exits: object({ low: mm, high: mm }).optional(),
+})
+
+/** What `POST /plan` answers. */
+export const planAnswerSchema = object({
+  foot: footSchema.describe('with its defaults'),
+  assumed: z.array(z.string()).describe('figures that stand at their defaults'),
+  section: sectionSchema,
+  fit: object({
+    name: z.string().optional(),
+    ...{ spread: mm, heelLength: mm, toeSetBack: mm, behind: z.string() },
+  }),
+  outline: object({
+    ...{ foot: line, outer: line, inner: line, centreline: line },
+    body: line.describe('the shoe, closed'),
+    whole: z.array(line).describe('with every bar that is one with it: closed lines, holes among them'),
+  }),
+  landmarks: landmarksSchema,
+  widest: widestSchema,
+  balance: balanceSchema,
+  heels: object({ outside: mm, middleOfWeb: mm }).describe('across the heel ends'),
+  profile: object({
+    ...{ s: z.array(mm), width: z.array(mm), thickness: z.array(mm) },
+    ...{ area: z.array(z.number()), finished: z.array(z.number()) },
+  }),
+  cuts: z.array(cutSchema).describe('the finished section at each place, from heel to heel'),
+  parts: z.array(partSchema),
+  modifications: z.array(modificationSchema),
+  forging: z.array(object({ stage: z.string(), text: toldSchema })),
+  iron: ironSchema,
+  suggestion: object({ section: sectionSchema, name: z.string(), use: z.string(), reason: toldSchema }),
+  nails: z.array(nailSchema),
+  nailing: nailingSchema,
+  keepClear: z.array(keepClearSchema.extend({ from: mm, to: mm, line })),
+  cautions: z.array(cautionSchema),
+})
