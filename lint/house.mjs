@@ -23,6 +23,7 @@ export const HOUSE = [
       'look',
       'advice',
       'text',
+      'solid',
       'index',
     ],
     /** For tests only: may look at everything, and nothing that ships looks at it. */

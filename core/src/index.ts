@@ -95,8 +95,6 @@ export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } fr
 export { sectionOutline, type SectionForm } from './shoe/section-form'
 export { cutAt, type SectionCut } from './modifications/build'
 export { differences, type Difference } from './plan/difference'
-export { elevation, footSeat, silhouette } from './views/elevation'
-export { meshVolume, solidOf, type Mesh, type Point, type SolidPiece } from './views/solid'
 export { TEMPLATES, templatesFor, type Template } from './plan/templates'
 export { wallSection, type WallSection } from './views/wall-section'
 export { clearOfFindings } from './look/keep-clear'

@@ -46,7 +46,7 @@ export function makeApp(
     }),
   )
   // Tighter packing of an answer saves a few hundred bytes and costs milliseconds; the screens are packed at the build.
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } }))
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } }))
   app.use(
     pinoHttp({
       logger: log,
@@ -96,8 +96,9 @@ export function makeApp(
   return app
 }
 
-/** Guards that mean something for a page only; a script or a font is the smaller without them. */
+/** Guards that mean something for a page only; a script, a style or a font is the smaller without them. */
 const OF_PAGES = [
+  'Content-Security-Policy',
   'Cross-Origin-Opener-Policy',
   'Origin-Agent-Cluster',
   'X-DNS-Prefetch-Control',
@@ -120,7 +121,9 @@ function serveScreens(app: Express, folder: string): void {
         setHeaders: (response, path) => {
           const lasting = /-[\w-]{8}\.\w+(\.br)?$/.test(path)
           response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
-          if (lasting) for (const name of OF_PAGES) response.removeHeader(name)
+          // A drawing can be opened as a page, and a worker is guarded by its own answer.
+          const asPage = /\.svg|[\\/]worker-/.test(path)
+          if (lasting && !asPage) for (const name of OF_PAGES) response.removeHeader(name)
         },
       },
     }),

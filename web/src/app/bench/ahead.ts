@@ -1,8 +1,11 @@
 import { bring } from './brought'
+import { REST } from './rest'
 import { STEPS } from './steps'
 
-/** Dialogs of the Bench and what they are made of: a save must not fail for want of its question. */
+/** Menu and dialogs of the Bench and what they are made of: a save must not fail for want of its question. */
 const DIALOGS: readonly (() => Promise<unknown>)[] = [
+  () => import('./bench-menu'),
+  () => import('@angular/material/tooltip'),
   () => import('@angular/material/dialog'),
   () => import('@angular/material/snack-bar'),
   () => import('./keep/save-dialog'),
@@ -13,9 +16,6 @@ const DIALOGS: readonly (() => Promise<unknown>)[] = [
   () => import('./steps/look/finding-dialog'),
   () => import('./steps/look/gate-dialog'),
 ]
-
-/** How long the first look at the Bench has the network to itself, ms. */
-const REST = 1_500
 
 /**
  * Fetches the other steps and the dialogs once the Bench stands: they are there when they are wanted, and where the

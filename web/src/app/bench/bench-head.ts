@@ -1,14 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core'
 import { MatButton, MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
-import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink } from '@angular/router'
-import { OPPOSITE, SIDES, type Side } from '@crescent/core'
+import { SIDES, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { Roving } from '../common/roving'
+import { Tip } from '../common/tip'
 import { longDay } from '../common/today'
-import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { benchFeature } from '../state/bench/bench.feature'
+import { BenchMenu } from './bench-menu'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { Printing } from './print/printing'
@@ -18,17 +18,7 @@ import { Undoing } from './undoing'
 /** Over the Bench: whose foot lies on it, the other feet, and what can be done with the visit. */
 @Component({
   selector: 'cr-bench-head',
-  imports: [
-    MatButton,
-    MatIcon,
-    MatIconButton,
-    MatMenu,
-    MatMenuItem,
-    MatMenuTrigger,
-    MatTooltip,
-    Roving,
-    RouterLink,
-  ],
+  imports: [MatButton, MatIcon, MatIconButton, BenchMenu, Roving, RouterLink, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-head.html',
   styleUrl: './bench-head.scss',
@@ -43,12 +33,13 @@ export class BenchHead {
   protected readonly printing = inject(Printing)
   protected readonly undoing = inject(Undoing)
 
+  /** The menu was asked for: from then on it is there. */
+  protected readonly more = signal(false)
   protected readonly sides = SIDES
   protected readonly sideNames = SIDE_NAMES
   protected readonly work = this.store.selectSignal(benchFeature.selectWork)
   protected readonly paused = this.store.selectSignal(benchFeature.selectPaused)
   protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
-  protected readonly other = computed(() => OPPOSITE[this.desk.side()])
   protected readonly visitDay = computed(() => longDay(this.desk.page()!.visit.date))
 
   /** A foot as the switcher names it: what is done to it, and what is still open. */
@@ -65,7 +56,4 @@ export class BenchHead {
       .filter(Boolean)
       .join(', ')
   }
-
-  protected mirror = (): void => this.store.dispatch(benchActions.mirror())
-  protected discard = (): void => this.store.dispatch(benchActions.discard())
 }

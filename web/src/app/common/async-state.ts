@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { MatProgressBar } from '@angular/material/progress-bar'
 
 /** Reading, or could not be read: what a page shows until it has something to show. */
 @Component({
   selector: 'cr-async-state',
-  imports: [MatButton, MatIcon, MatProgressBar],
+  imports: [MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (failure()) {
@@ -16,7 +15,7 @@ import { MatProgressBar } from '@angular/material/progress-bar'
         <button mat-stroked-button (click)="again.emit()">Try again</button>
       </div>
     } @else {
-      <mat-progress-bar mode="indeterminate" aria-label="Reading" />
+      <progress aria-label="Reading"></progress>
     }
   `,
   styles: `
@@ -31,6 +30,12 @@ import { MatProgressBar } from '@angular/material/progress-bar'
     }
     p {
       flex: 1 1 240px;
+    }
+    progress {
+      display: block;
+      width: 100%;
+      height: 4px;
+      accent-color: var(--ember);
     }
   `,
 })

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { MatTooltip } from '@angular/material/tooltip'
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
+import { Tip } from '../common/tip'
 import { Help } from '../help/help'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
 import { DemoBar } from './demo-bar'
@@ -12,7 +12,7 @@ import { DemoBar } from './demo-bar'
 /** The frame round every place: where to go, inches or millimetres, settings, help. */
 @Component({
   selector: 'cr-root',
-  imports: [DemoBar, MatIcon, MatIconButton, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [DemoBar, MatIcon, MatIconButton, RouterLink, RouterLinkActive, RouterOutlet, Tip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a class="skip" href="#main" (click)="skip($event)">Skip to the work</a>
@@ -36,7 +36,7 @@ import { DemoBar } from './demo-bar'
         type="button"
         class="unit"
         [attr.aria-label]="unitLabel()"
-        matTooltip="Inches or millimetres"
+        crTip="Inches or millimetres"
         (click)="swapUnit()"
       >
         <span [class.on]="unit() === 'in'">in</span><span [class.on]="unit() === 'mm'">mm</span>
@@ -44,12 +44,12 @@ import { DemoBar } from './demo-bar'
       <button
         mat-icon-button
         aria-label="Workshop and settings"
-        matTooltip="Workshop and settings"
+        crTip="Workshop and settings"
         (click)="openSettings()"
       >
         <mat-icon svgIcon="settings" />
       </button>
-      <button mat-icon-button aria-label="Help" matTooltip="Help (?)" (click)="openHelp()">
+      <button mat-icon-button aria-label="Help" crTip="Help (?)" (click)="openHelp()">
         <mat-icon svgIcon="help" />
       </button>
     </header>

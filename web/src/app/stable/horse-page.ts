@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core'
 import { MatButton, MatIconButton } from '@angular/material/button'
+import { Tip } from '../common/tip'
 import { MatIcon } from '@angular/material/icon'
-import { MatTooltip } from '@angular/material/tooltip'
 import { Router, RouterLink } from '@angular/router'
 import {
   commonName,
@@ -29,7 +29,7 @@ import { Help } from '../help/help'
 /** One horse: what its four feet wear, its visits, its pattern library. */
 @Component({
   selector: 'cr-horse-page',
-  imports: [AsyncState, ChangeChart, MatButton, MatIcon, MatIconButton, MatTooltip, RouterLink, SmallShoe],
+  imports: [AsyncState, ChangeChart, MatButton, MatIcon, MatIconButton, Tip, RouterLink, SmallShoe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './horse-page.html',
   styleUrl: './horse-page.scss',

@@ -16,22 +16,23 @@ import {
 } from '@angular/core'
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { MatTooltip } from '@angular/material/tooltip'
 import type { Handle, Plan, Side, Vec } from '@crescent/core'
-import { select } from 'd3-selection'
-import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
+import { Tip } from '../../common/tip'
 import { FigureText } from '../../drawing/figure-text'
 import { apartOf, weldsOf } from '../../drawing/joined'
 import { seen, soleView, svgPath, svgRings } from '../../drawing/svg-path'
 import { TouchBar } from '../../drawing/touch-bar'
 import { TouchGuard } from '../../drawing/touch-guard'
+import { REST } from '../rest'
 import { BalanceLines } from './balance-lines'
 import { PullHandles, type Pulled } from './pull-handles'
+import type { letHandsMove, SheetHands } from './sheet-hands'
+import { fromScreen, sheetTransform, UNPLACED } from './sheet-place'
 
 /** The sole with the shoe on it, toe up, true in proportion and at true size on request, with handles. */
 @Component({
   selector: 'cr-foot-drawing',
-  imports: [BalanceLines, MatIcon, MatIconButton, MatTooltip, PullHandles, TouchBar],
+  imports: [BalanceLines, MatIcon, MatIconButton, PullHandles, Tip, TouchBar],
   hostDirectives: [TouchGuard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './foot-drawing.html',
@@ -69,14 +70,15 @@ export class FootDrawing {
   private readonly touch = inject(TouchGuard)
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg')
   private readonly size = signal({ width: 600, height: 560 })
-  private readonly transform = signal<ZoomTransform>(zoomIdentity)
+  private readonly transform = signal(UNPLACED)
   /** The farrier moved or sized the sheet: it is left alone until fitted again. */
   private readonly placed = signal(false)
-  private readonly zoomer = zoom<SVGSVGElement, unknown>().scaleExtent([0.6, 24])
+  /** Until they are there the sheet lies still. */
+  private hands: SheetHands | undefined
 
   protected readonly view = computed(() => soleView(this.side(), this.plan().foot.widestFromToe))
   protected readonly k = computed(() => this.transform().k)
-  protected readonly sheet = computed(() => this.transform().toString())
+  protected readonly sheet = computed(() => sheetTransform(this.transform()))
   /** Ten-millimetre squares behind the sheet. A layer of their own: a drag does not paint them anew. */
   protected readonly squares = computed(() => {
     const { k, x, y } = this.transform()
@@ -133,7 +135,7 @@ export class FootDrawing {
   })
   protected readonly onSheet = (event: PointerEvent): Vec => {
     const box = this.svg().nativeElement.getBoundingClientRect()
-    return this.transform().invert([event.clientX - box.left, event.clientY - box.top])
+    return fromScreen(this.transform(), [event.clientX - box.left, event.clientY - box.top])
   }
 
   protected readonly untrimmedGhost = computed(() => {
@@ -177,15 +179,8 @@ export class FootDrawing {
     const destroy = inject(DestroyRef)
     afterNextRender(() => {
       const element = this.svg().nativeElement
-      this.zoomer
-        .filter(
-          (event: Event) => !(event.target as Element).closest('.handle') && this.touch.mayMoveSheet(event),
-        )
-        .on('zoom', (event: { transform: ZoomTransform; sourceEvent: unknown }) => {
-          if (event.sourceEvent) this.placed.set(true)
-          this.transform.set(event.transform)
-        })
-      select(element).call(this.zoomer).on('dblclick.zoom', null)
+      const waits = setTimeout(() => void this.bringHands(), REST)
+      destroy.onDestroy(() => clearTimeout(waits))
       const watcher = new ResizeObserver(([entry]) => {
         if (entry) this.size.set({ width: entry.contentRect.width, height: entry.contentRect.height })
       })
@@ -245,8 +240,31 @@ export class FootDrawing {
   }
 
   private place(k: number, x: number, y: number): void {
-    this.zoomer.transform(select(this.svg().nativeElement), zoomIdentity.translate(x, y).scale(k))
+    if (this.hands) this.hands.lay({ k, x, y })
+    else this.transform.set({ k, x, y })
   }
+
+  /** What lets hands move the sheet is fetched once the drawing stands, or when one reaches for it. */
+  protected async bringHands(): Promise<void> {
+    this.handsAsked ??= import('./sheet-hands')
+    try {
+      const brought = await this.handsAsked
+      if (this.hands) return
+      this.hands = brought.letHandsMove(
+        this.svg().nativeElement,
+        (event) => !(event.target as Element).closest('.handle') && this.touch.mayMoveSheet(event),
+        (place, byHand) => {
+          if (byHand) this.placed.set(true)
+          this.transform.set({ k: place.k, x: place.x, y: place.y })
+        },
+      )
+      this.hands.lay(this.transform())
+    } catch {
+      // Out of reach: the sheet lies still, and the next hand asks again.
+      this.handsAsked = undefined
+    }
+  }
+  private handsAsked: Promise<{ letHandsMove: typeof letHandsMove }> | undefined
 }
 
 const isTyping = (event: Event): boolean =>

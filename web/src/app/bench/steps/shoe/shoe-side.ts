@@ -9,17 +9,8 @@ import {
   viewChild,
   inject,
 } from '@angular/core'
-import {
-  elevation,
-  footSeat,
-  shoeHandles,
-  sideView,
-  silhouette,
-  solidOf,
-  type Half,
-  type Plan,
-  type Vec,
-} from '@crescent/core'
+import { shoeHandles, sideView, type Half, type Plan, type Vec } from '@crescent/core'
+import { elevation, footSeat, silhouette, solidOf } from '@crescent/core/solid'
 import { OneOf } from '../../../common/one-of'
 import { uprightPath } from '../../../drawing/svg-path'
 import { TouchBar } from '../../../drawing/touch-bar'

@@ -11,7 +11,8 @@ import {
   signal,
   viewChild,
 } from '@angular/core'
-import { solidOf, type Nail, type Plan, type Side, type SolidPiece } from '@crescent/core'
+import type { Nail, Plan, Side } from '@crescent/core'
+import { solidOf, type SolidPiece } from '@crescent/core/solid'
 import {
   AmbientLight,
   BoxGeometry,

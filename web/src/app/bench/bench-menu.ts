@@ -1,0 +1,58 @@
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  viewChild,
+} from '@angular/core'
+import { MatIconButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
+import { OPPOSITE } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { benchActions } from '../state/bench/bench.feature'
+import { Desk } from './desk'
+import { Keeping } from './keep/keeping'
+import { Printing } from './print/printing'
+
+/** What else can be done with this foot. Fetched when it is first wanted, so it opens itself. */
+@Component({
+  selector: 'cr-bench-menu',
+  imports: [MatIcon, MatIconButton, MatMenu, MatMenuItem, MatMenuTrigger],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button mat-icon-button aria-label="More for this foot" [matMenuTriggerFor]="more">
+      <mat-icon svgIcon="more" />
+    </button>
+    <mat-menu #more="matMenu">
+      <button mat-menu-item (click)="printing.print(true)"><mat-icon svgIcon="print" />Print all feet</button>
+      <button mat-menu-item (click)="keeping.load()"><mat-icon svgIcon="folder" />Load a pattern</button>
+      <button mat-menu-item [disabled]="!desk.previous()" (click)="desk.copyLast()">
+        <mat-icon svgIcon="copy" />Copy last visit
+      </button>
+      <button mat-menu-item [disabled]="!desk.canMirror()" (click)="mirror()">
+        <mat-icon svgIcon="mirror" />Mirror from {{ other() }}{{ desk.canMirror() ? '' : ': not measured' }}
+      </button>
+      <button mat-menu-item [disabled]="!desk.draft()?.dirty" (click)="discard()">
+        <mat-icon svgIcon="reset" />Back to what is saved
+      </button>
+    </mat-menu>
+  `,
+  host: { class: 'through' },
+})
+export class BenchMenu {
+  private readonly store = inject(Store)
+  protected readonly desk = inject(Desk)
+  protected readonly keeping = inject(Keeping)
+  protected readonly printing = inject(Printing)
+  protected readonly other = computed(() => OPPOSITE[this.desk.side()])
+  private readonly trigger = viewChild.required(MatMenuTrigger)
+
+  constructor() {
+    afterNextRender(() => this.trigger().openMenu())
+  }
+
+  protected mirror = (): void => this.store.dispatch(benchActions.mirror())
+  protected discard = (): void => this.store.dispatch(benchActions.discard())
+}
