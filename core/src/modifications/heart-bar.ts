@@ -37,9 +37,9 @@ const LEAST_PLATE = 150
 const HOLLOW = 0.02
 
 /** Rows the frog and the plate are taken in. */
-const ROWS = 28
+const ROWS = 22
 /** Halvings to the point of the frog drawn in. */
-const HALVINGS = 22
+const HALVINGS = 14
 
 /**
  * The frog plate: everything of the mapped frog that lies as far inside its edge as asked, set back until its point is
