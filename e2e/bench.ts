@@ -9,6 +9,9 @@ const json = process.argv.includes('--json')
 const figures: Record<string, number> = {}
 const tell = (text: string) => void (json || console.log(text))
 
+/** Nothing is on its way for so long: what the page needs has come, ms. */
+const QUIET = 250
+
 const server = await TestServer.start()
 const browser = await chromium.launch(CHROMIUM)
 
@@ -17,13 +20,24 @@ async function firstLoad(context: BrowserContext, path: string, about: string): 
   const page = await context.newPage()
   const network = await context.newCDPSession(page)
   let bytes = 0
+  const open = new Set<string>()
+  let quietSince = Date.now()
   await network.send('Network.enable')
   await network.send('Network.setCacheDisabled', { cacheDisabled: true })
-  network.on('Network.loadingFinished', ({ encodedDataLength }) => (bytes += encodedDataLength))
+  network.on('Network.requestWillBeSent', ({ requestId }) => open.add(requestId))
+  const ended = (requestId: string) => {
+    open.delete(requestId)
+    quietSince = Date.now()
+  }
+  network.on('Network.loadingFailed', ({ requestId }) => ended(requestId))
+  network.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    bytes += encodedDataLength
+    ended(requestId)
+  })
   await page.goto(server.url + path)
   await page.locator(about).first().waitFor()
   // What is still on its way belongs to it; what is fetched ahead comes later.
-  await page.waitForTimeout(700)
+  while (open.size > 0 || Date.now() - quietSince < QUIET) await page.waitForTimeout(20)
   const loaded = bytes
   await page.close()
   return Math.round(loaded / 1000)

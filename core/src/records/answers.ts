@@ -54,7 +54,7 @@ export const roundSchema = z
     overdue: z
       .array(horseSummarySchema)
       .describe(
-        'due before the day, the longest overdue first; of more than 200 waiting only those are listed',
+        'due before the day, the longest overdue first; of more than 120 waiting only those are listed',
       ),
     due: z.array(horseSummarySchema).describe('within the week from the day'),
     seen: z

@@ -17,6 +17,12 @@ export interface PatternQuery {
 /** Bars that differ by less are the same, mm. */
 const SAME_BAR = 0.1
 
+/** The nearest to a width, looked for from it up and down: nobody else is looked at. */
+const NEAREST = `SELECT at FROM (SELECT rowid AS at FROM patterns INDEXED BY patterns_wider
+    WHERE archived = 0 AND foot_width >= @width ORDER BY foot_width, updated_at DESC LIMIT ${PATTERNS_FOUND})
+  UNION ALL SELECT at FROM (SELECT rowid AS at FROM patterns INDEXED BY patterns_narrower
+    WHERE archived = 0 AND foot_width < @width ORDER BY foot_width DESC, updated_at DESC LIMIT ${PATTERNS_FOUND})`
+
 /** Kinds of modification with this word in their names, as they are called on the screen. */
 const kindsCalled = (word: string): string[] =>
   MODIFICATIONS.filter(({ label }) => fold(label).includes(word)).map(({ kind }) => kind)
@@ -43,13 +49,16 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
   )
   const order =
     query.width === undefined ? 'p.updated_at DESC' : `abs(p.foot_width - @width), p.updated_at DESC`
+  const found =
+    query.width !== undefined && where.length === 1
+      ? NEAREST
+      : `SELECT p.rowid AS at FROM patterns p INDEXED BY patterns_found
+         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${PATTERNS_FOUND}`
   const rows = db
     .prepare(
-      // Found in the index, and only then taken out whole.
-      `${called.length > 0 ? `WITH ${called.join(', ')} ` : ''}SELECT p.*, h.name AS horse_name FROM (
-         SELECT p.rowid AS at FROM patterns p INDEXED BY patterns_found
-         WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${PATTERNS_FOUND}) f
-       JOIN patterns p ON p.rowid = f.at JOIN horses h ON h.id = p.horse_id ORDER BY ${order}`,
+      // Found in an index, and only then taken out whole.
+      `${called.length > 0 ? `WITH ${called.join(', ')} ` : ''}SELECT p.*, h.name AS horse_name FROM (${found}) f
+       JOIN patterns p ON p.rowid = f.at JOIN horses h ON h.id = p.horse_id ORDER BY ${order} LIMIT ${PATTERNS_FOUND}`,
     )
     .all({
       ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),

@@ -1,0 +1,54 @@
+import { randomUUID } from 'node:crypto'
+import fc from 'fast-check'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { PATTERNS_FOUND } from '@crescent/core'
+import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
+import { savePattern } from './save'
+import { searchPatterns } from './search'
+
+let bed: Bed
+/** Widths in the order the patterns were saved, with some alike. */
+const WIDTHS = Array.from({ length: 44 }, (_, i) => 118 + ((i * 7) % 20))
+
+beforeAll(() => {
+  bed = makeBed()
+  const { horse } = addHorse(bed.practice, 'Quillwort')
+  for (const [i, width] of WIDTHS.entries()) {
+    savePattern(bed.practice, {
+      ...{ id: randomUUID(), version: 0, horseId: horse.id, side: 'LF', name: `General ${i}`, visitId: null },
+      ...{ foot: { ...FOOT, width }, shoe: SHOE, workshop: {}, notes: '', archived: i % 11 === 3 },
+    })
+  }
+})
+afterAll(() => bed.remove())
+
+/** What is asked for, by a plain sort of everything that is stored. */
+const expected = (width: number) =>
+  bed.practice.patterns
+    .list('archived = 0')
+    .sort(
+      (a, b) =>
+        Math.abs(a.foot.width! - width) - Math.abs(b.foot.width! - width) ||
+        (a.updatedAt! < b.updatedAt! ? 1 : -1),
+    )
+    .slice(0, PATTERNS_FOUND)
+    .map(({ name }) => name)
+
+it('the patterns for the nearest width of foot come first, of equal ones the newest', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 110, max: 145 }), (width) => {
+      const found = searchPatterns(bed.practice, { search: '', width })
+      expect(found.map(({ pattern }) => pattern.name)).toEqual(expected(width))
+    }),
+    { numRuns: 40 },
+  )
+})
+
+it('words find by name and by horse, and keep the order of widths', () => {
+  const all = searchPatterns(bed.practice, { search: 'quill', width: 126 })
+  expect(all.map(({ pattern }) => pattern.name)).toEqual(expected(126))
+  expect(all[0]!.horseName).toBe('Quillwort')
+  const one = searchPatterns(bed.practice, { search: 'quill general 12', width: 126 })
+  expect(one.map(({ pattern }) => pattern.name)).toEqual(['General 12'])
+  expect(searchPatterns(bed.practice, { search: 'nobody' })).toEqual([])
+})
