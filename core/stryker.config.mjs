@@ -1,5 +1,5 @@
 // Mutation testing: a slip put into the source that no test notices is a hole in the tests. Outside CI's time.
-const storeys = ['foot', 'shoe', 'nails', 'modifications', 'iron']
+export const storeys = ['foot', 'shoe', 'nails', 'modifications', 'iron']
 
 /** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
 export default {

@@ -95,7 +95,7 @@ describe('fit', () => {
     const outline = footOutline(f)
     const rims = layRims(outline, plainLay(resolveFit('general', f), f, outline, 19), 0.5)
     for (let s = rims.lateralBend; s < rims.medialBend; s += 3)
-      expect(Math.abs(gapAt(f, outline, rims, s))).toBeLessThan(1e-3)
+      expect(Math.abs(gapAt(f, outline, rims, s))).toBeLessThan(2e-3)
     let last = 0
     for (let s = rims.medialBend; s < trackLength(rims.outer) - 5; s += 3) {
       const gap = gapAt(f, outline, rims, s)
@@ -129,7 +129,7 @@ describe('fit', () => {
     const outline = footOutline(f)
     const rims = layRims(outline, plainLay(resolveFit({ toeSetBack: 8 }, f), f, outline, 19), 0.5)
     expect(gapAt(f, outline, rims, rims.toe)).toBeCloseTo(-8, 3)
-    expect(Math.abs(gapAt(f, outline, rims, rims.medialBend))).toBeLessThan(1e-3)
+    expect(Math.abs(gapAt(f, outline, rims, rims.medialBend))).toBeLessThan(2e-3)
   })
 })
 
