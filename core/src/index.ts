@@ -28,10 +28,10 @@ export {
   type Growth,
   type Series,
 } from './foot/growth'
-export type { Balance, HeelSupport } from './foot/balance/balance'
+export { widestKnown, type Balance, type HeelSupport } from './foot/balance/balance'
 export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
-export { SCHOOLS } from './foot/balance/schools/index'
+export { BREAKOVER_SCHOOLS } from './foot/balance/schools/index'
 export * from './terms/choices'
 export { PLACES, placeNamed, type PlaceKey } from './terms/places'
 export {
@@ -67,7 +67,7 @@ export type {
   Modification,
   ModificationField,
   ModificationHandle,
-  Part as ShoePart,
+  ShoePart,
   ShoeContext,
 } from './modifications/modification'
 export { PLAIN_SHOE } from './shoe/starting-shoe'
@@ -107,7 +107,14 @@ export {
   type Workshop,
 } from './workshop/workshop'
 export { planShoe, type Plan, type PlannedModification } from './plan/plan'
-export type { Animal, BreakoverSchool, FootInput, HeelMeasure, KeepClear, TipSource } from './records/foot'
+export type {
+  Animal,
+  BreakoverSchoolName,
+  FootInput,
+  HeelMeasure,
+  KeepClear,
+  TipSource,
+} from './records/foot'
 export type {
   Acknowledgement,
   AdviceChoice,

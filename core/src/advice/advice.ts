@@ -1,6 +1,6 @@
 import type { Foot } from '../foot/measurements'
 import type { FindingKindKey } from '../terms/finding-kinds'
-import type { BreakoverSchool, Side } from '../records/foot'
+import type { BreakoverSchoolName, Side } from '../records/foot'
 import type { Finding, FootLook, Look } from '../records/look'
 import type { Trait } from '../terms/traits'
 import type { NailSchoolName } from '../terms/nail-schools'
@@ -16,7 +16,7 @@ export interface AdviceChange {
   fit?: FitName
   /** Holes that are driven in each branch. */
   driven?: { lateral: number[]; medial: number[] }
-  breakoverSchool?: BreakoverSchool
+  breakoverSchool?: BreakoverSchoolName
   /** Whose limits the nails keep to. */
   nailSchool?: NailSchoolName
   /** A modification put on the shoe with its defaults. */

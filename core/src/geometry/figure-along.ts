@@ -1,3 +1,5 @@
+import { segmentAt } from './segment-at'
+
 /**
  * A figure known at some stations, straight between them and level beyond them.
  *
@@ -9,14 +11,10 @@ export function figureAlong(
   figures: readonly number[],
   station: number,
 ): number {
-  let low = 0
-  let high = stations.length - 1
-  while (high - low > 1) {
-    const middle = (low + high) >> 1
-    if (stations[middle]! <= station) low = middle
-    else high = middle
-  }
-  if (stations[high] === station) return figures[high]!
+  const last = stations.length - 1
+  if (stations[last] === station) return figures[last]!
+  const low = segmentAt(stations, station)
+  const high = Math.min(last, low + 1)
   const span = stations[high]! - stations[low]!
   const share = span === 0 ? 0 : Math.min(1, Math.max(0, (station - stations[low]!) / span))
   return figures[low]! + (figures[high]! - figures[low]!) * share

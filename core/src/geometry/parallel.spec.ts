@@ -16,7 +16,7 @@ import { ellipsePerimeter } from './ellipse-perimeter'
 import { line } from './line'
 import { parallel } from './parallel'
 import { path } from './path'
-import { region } from './region'
+import { planeArea } from './plane-area'
 import { nearestStation, placeAt, sliceTrack, track, trackCurve, trackLength } from './track'
 import { distance, type Vec } from './vector'
 
@@ -50,10 +50,10 @@ describe('parallel', () => {
     const area = Math.PI * a * b
     const inward = parallel(source, -d)
     expect(trackLength(inward)).toBeCloseTo(perimeter - 2 * Math.PI * d, 4)
-    expect(region(inward.points).area / (area - perimeter * d + Math.PI * d * d)).toBeCloseTo(1, 4)
+    expect(planeArea(inward.points).area / (area - perimeter * d + Math.PI * d * d)).toBeCloseTo(1, 4)
     const outward = parallel(source, d)
     expect(trackLength(outward)).toBeCloseTo(perimeter + 2 * Math.PI * d, 4)
-    expect(region(outward.points).area / (area + perimeter * d + Math.PI * d * d)).toBeCloseTo(1, 4)
+    expect(planeArea(outward.points).area / (area + perimeter * d + Math.PI * d * d)).toBeCloseTo(1, 4)
   })
 
   it('lies at its distance from the source everywhere, even where a long reach would fold', () => {
@@ -70,8 +70,8 @@ describe('parallel', () => {
       .slice(1)
       .map(([x, y]) => ({ x: Math.round(x * fine), y: Math.round(y * fine) }))
     const clipped = inflatePaths([ring], -25 * fine, JoinType.Round, EndType.Polygon)
-    const theirs = region(clipped[0]!.map(({ x, y }): Vec => [x / fine, y / fine])).area
-    expect(Math.abs(region(inward.points).area / theirs - 1)).toBeLessThan(5e-4)
+    const theirs = planeArea(clipped[0]!.map(({ x, y }): Vec => [x / fine, y / fine])).area
+    expect(Math.abs(planeArea(inward.points).area / theirs - 1)).toBeLessThan(5e-4)
   })
 
   it('cuts the corner off where two branches meet', () => {
@@ -143,7 +143,7 @@ describe('parallel', () => {
   it('never jumps: a little more reach takes a little more away', () =>
     fc.assert(
       fc.property(anyRim, fc.double({ min: 3, max: 45, noNaN: true }), (source, inset) => {
-        const area = (by: number) => region(parallel(source, -by).points).area
+        const area = (by: number) => planeArea(parallel(source, -by).points).area
         const more = area(inset) - area(inset + 0.001)
         // A band as wide as the step all along the line, and a little for where it ends.
         expect(Math.abs(more)).toBeLessThan(0.001 * (trackLength(source) + 60) + 0.05)
@@ -162,7 +162,7 @@ describe('parallel', () => {
 
 describe('region', () => {
   it('knows the rectangle wherever it lies', () => {
-    const { area, centroid, secondMoments } = region([
+    const { area, centroid, secondMoments } = planeArea([
       [1000, 500],
       [1040, 500],
       [1040, 530],
@@ -182,7 +182,7 @@ describe('region', () => {
       [0, 60],
     ]
     for (const boundary of [corners, [...corners].reverse()]) {
-      const { area, centroid, secondMoments } = region(boundary)
+      const { area, centroid, secondMoments } = planeArea(boundary)
       expect(area).toBe(900)
       expect(centroid[0]).toBeCloseTo(10, 9)
       expect(centroid[1]).toBeCloseTo(20, 9)
@@ -193,14 +193,14 @@ describe('region', () => {
   })
 
   it('approaches the ellipse', () => {
-    const { area, secondMoments } = region(ellipse(63.5, 55).points)
+    const { area, secondMoments } = planeArea(ellipse(63.5, 55).points)
     expect(area / (Math.PI * 63.5 * 55)).toBeCloseTo(1, 4)
     expect(secondMoments.xx / ((Math.PI / 4) * 63.5 * 55 ** 3)).toBeCloseTo(1, 4)
   })
 
   it('is empty for a line', () =>
     expect(
-      region([
+      planeArea([
         [1, 1],
         [2, 2],
       ]).area,

@@ -1,5 +1,6 @@
 import { tangent, type Curve } from './curve'
-import { add, angleOf, dot, scale, subtract, unit, type Vec } from './vector'
+import { segmentAt } from './segment-at'
+import { add, angleOf, cross, dot, scale, subtract, unit, type Vec } from './vector'
 
 /**
  * A curve walked at close steps: points with their directions, and the arc length from the start to each.
@@ -68,11 +69,25 @@ export function placeAt(t: Track, station: number): Place {
   const end = trackLength(t)
   if (station <= 0) return straightOn(t, 0, station)
   if (station >= end) return straightOn(t, last, station - end)
-  const i = segmentAt(t, station)
+  const i = segmentAt(t.stations, station)
   const span = t.stations[i + 1]! - t.stations[i]!
   const u = span === 0 ? 0 : (station - t.stations[i]!) / span
   return hermite(t.points[i]!, t.tangents[i]!, t.points[i + 1]!, t.tangents[i + 1]!, span, u)
 }
+
+/** How far a point lies to the right of a place, square to its direction, mm: outside, for what is walked counter-clockwise. */
+export const rightOf = ({ point, tangent }: Place, [x, y]: Vec): number =>
+  (x - point[0]) * tangent[1] - (y - point[1]) * tangent[0]
+
+/** How a track turns on the segment of a station, radians for a millimetre; plus to the left. */
+function turnAt({ tangents, stations }: Track, station: number): number {
+  const i = segmentAt(stations, station)
+  const span = (stations[i + 1] ?? 0) - stations[i]!
+  return span > 0 ? cross(tangents[i]!, tangents[i + 1]!) / span : 0
+}
+
+/** Near the middle about which a track turns every place is as near: no step is longer than so. */
+const LEAST_SPREAD = 0.2
 
 /** Places that are looked at first, to know how near is near. */
 const LOOKS = 8
@@ -119,10 +134,13 @@ export function nearestStation(t: Track, target: Vec): number {
     reach = Math.sqrt(gap) + 1e-9
     best = stations[i]! + u * (stations[i + 1]! - stations[i]!)
   }
-  // Two Newton steps along the curve take out what the straight chords left.
+  // Two Newton steps along the curve take out what the straight chords left: a step is the longer on the ground the further
+  // out the target lies from what turns away from it.
   for (let i = 0; i < 2; i++) {
     const place = placeAt(t, best)
-    best = Math.min(trackLength(t), Math.max(0, best + dot(subtract(target, place.point), place.tangent)))
+    const ahead = dot(subtract(target, place.point), place.tangent)
+    const spread = 1 + turnAt(t, best) * rightOf(place, target)
+    best = Math.min(trackLength(t), Math.max(0, best + ahead / Math.max(LEAST_SPREAD, spread)))
   }
   return best
 }
@@ -145,18 +163,6 @@ export function sliceTrack(t: Track, from: number, to: number): Track {
   tangents.push(last.tangent)
   stations.push(to - from)
   return { points, tangents, stations }
-}
-
-/** Index of the segment that holds the station, by halving. */
-function segmentAt(t: Track, station: number): number {
-  let low = 0
-  let high = t.stations.length - 1
-  while (high - low > 1) {
-    const middle = (low + high) >> 1
-    if (t.stations[middle]! <= station) low = middle
-    else high = middle
-  }
-  return low
 }
 
 function straightOn(t: Track, i: number, beyond: number): Place {

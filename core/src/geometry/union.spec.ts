@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { region } from './region'
+import { planeArea } from './plane-area'
 import { union } from './union'
 import type { Vec } from './vector'
 
@@ -36,7 +36,7 @@ describe('union', () => {
       fc.property(side, side, side, side, at, at, (w, h, v, k, x, y) => {
         const shared = Math.max(0, Math.min(w, x + v) - x) * Math.max(0, Math.min(h, y + k) - y)
         const covered = union([box(0, 0, w, h), box(x, y, v, k)]).reduce((sum, ring) => sum + signed(ring), 0)
-        const apart = region(box(0, 0, w, h)).area + region(box(x, y, v, k)).area
+        const apart = planeArea(box(0, 0, w, h)).area + planeArea(box(x, y, v, k)).area
         expect(covered).toBeCloseTo(apart - shared, 0)
       }),
     )

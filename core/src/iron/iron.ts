@@ -4,10 +4,11 @@ import { alsoWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
-import type { Part, WorkMark } from '../modifications/modification'
+import type { ShoePart, WorkMark } from '../modifications/modification'
 import { profileVolume, volumeTo, type Profile } from '../shoe/profile'
 import { toeStation, type Rims } from '../shoe/rims'
-import { DENSITY, sectionArea } from '../shoe/section'
+import { DENSITY } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import { inches } from '../units/length'
 import type { Half } from '../terms/half'
 import type { MarkKind } from '../terms/mark-kinds'
@@ -79,7 +80,7 @@ export function workIron(
   profile: Profile,
   holes: readonly NailHole[],
   workshop: Workshop,
-  parts: readonly Part[] = [],
+  parts: readonly ShoePart[] = [],
   work: readonly WorkMark[] = [],
   plainPath = () => trackLength(rims.centroid),
 ): Iron {
@@ -87,7 +88,7 @@ export function workIron(
   const onBar = (s: number) => volumeTo(profile, s) / area
   const volume = profileVolume(profile)
   const density = DENSITY[section.material] * 1e-6
-  const ofPart = (part: Part) => part.volume * (part.density ? part.density * 1e-6 : density)
+  const ofPart = (part: ShoePart) => part.volume * (part.density ? part.density * 1e-6 : density)
   const added = parts.reduce((sum, part) => sum + (part.spare ? 0 : ofPart(part)), 0)
   // Scale and the workshop's own correction are shared by both ends.
   const extra = (workshop.scaleLoss + workshop.correction) / 2

@@ -2,7 +2,7 @@ import { turnRight, type Vec } from '../geometry/vector'
 import type { BarPlace } from '../shoe/profile'
 import type { SectionForm } from '../shoe/section-form'
 import { perShoe } from './kit'
-import type { FigureField, ModificationHandle, Part, ShoeContext } from './modification'
+import type { FigureField, ModificationHandle, ShoePart, ShoeContext } from './modification'
 
 /** Where a toe that is rolled or rocked begins to rise: from the school in use, else a little behind the toe. */
 export const breakoverField = {
@@ -67,7 +67,7 @@ export function aheadOf({ rims }: ShoeContext, y: number): Vec[] {
 }
 
 /** A dressed toe as it is drawn. */
-export const dressedToe = (context: ShoeContext, label: string, behindToe: number): Part => ({
+export const dressedToe = (context: ShoeContext, label: string, behindToe: number): ShoePart => ({
   label,
   layer: 'dressed',
   face: 'ground',

@@ -8,7 +8,7 @@ import {
   type FiguresOf,
   type ModificationHandle,
   type ModificationWith,
-  type Part,
+  type ShoePart,
   type ShoeContext,
 } from './modification'
 
@@ -62,7 +62,12 @@ export const wallBeside = ({ foot, outline, rims }: ShoeContext, station: number
   wallAngleAt(foot, outline, nearestStation(outline.track, placeAt(rims.outer, station).point))
 
 /** The clip as a piece: a low bow on the outer rim about a station, seen on the sole. */
-export function clipPart(context: ShoeContext, label: string, station: number, values: ClipFigures): Part {
+export function clipPart(
+  context: ShoeContext,
+  label: string,
+  station: number,
+  values: ClipFigures,
+): ShoePart {
   const { width, height, thickness } = values
   const { rims } = context
   const steps = 10

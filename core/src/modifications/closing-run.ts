@@ -4,7 +4,7 @@ import { path } from '../geometry/path'
 import { placeAt, trackCurve, trackLength, type Track } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
-import { sectionArea } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import type { ShoeContext } from './modification'
 
 const STEPS = 24

@@ -1,7 +1,7 @@
 import { placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 const STYLES = ['full', 'quarter', 'none'] as const
@@ -51,7 +51,7 @@ const RUN = { full: [0, 0.9], quarter: [0.17, 0.66], none: [2, 2] } as const
 
 const runOf = (values: Figures): readonly [number, number] => RUN[values.style]
 
-const pieces = (context: ShoeContext, values: Figures): Part[] => {
+const pieces = (context: ShoeContext, values: Figures): ShoePart[] => {
   const [from, to] = runOf(values)
   const half = values.mouth / 2
   const inset = (): [number, number] => [values.fromRim - half, values.fromRim + half]

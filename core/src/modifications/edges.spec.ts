@@ -1,9 +1,9 @@
+import { sectionArea, barForm, formArea, liftAt, sectionOutline } from '../shoe/section-form'
 import { describe, expect, it } from 'vitest'
-import { DENSITY, sectionArea } from '../shoe/section'
+import { DENSITY } from '../shoe/section'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { groundContact } from './ground'
-import { barForm, formArea, liftAt, sectionOutline } from '../shoe/section-form'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { distance, turnRight } from '../geometry/vector'
 import { codes, made, problemsOf } from '../testing/made'
 import type { Plan } from '../plan/plan'
@@ -26,7 +26,7 @@ describe('the section', () => {
       outerFoot: [2, 2] as const,
       crease: { from: 9, width: 6, depth: 4 },
     }
-    expect(region(sectionOutline(form)).area).toBeCloseTo(formArea(form), 9)
+    expect(planeArea(sectionOutline(form)).area).toBeCloseTo(formArea(form), 9)
     // 19.05 x 7.9375 less 6, 6, 2 and a groove of 6 by 4 with a floor of 0.4: 16.8.
     expect(formArea(form)).toBeCloseTo(19.05 * 7.9375 - 6 - 6 - 2 - 16.8, 9)
   })
@@ -34,7 +34,7 @@ describe('the section', () => {
   it('of a concave and a half-round bar is that of the bar', () => {
     for (const shape of ['concave', 'half-round'] as const) {
       const section = { ...PLAIN_SHOE.section, shape }
-      const drawn = region(sectionOutline(barForm(section))).area
+      const drawn = planeArea(sectionOutline(barForm(section))).area
       expect(Math.abs(drawn / sectionArea(section) - 1)).toBeLessThan(0.003)
     }
   })
@@ -162,12 +162,12 @@ describe('hard-facing and studs', () => {
     const two = 2 * Math.PI * 25 * 4 * DENSITY.steel * 1e-6
     expect(plan.iron.weight - plain.iron.weight).toBeCloseTo(two, 6)
     const faced = made([{ kind: 'hard-facing', height: 2, place: 'toe' }])
-    const bead = region(faced.parts[0]!.edge).area * 2 * DENSITY.steel * 1e-6
+    const bead = planeArea(faced.parts[0]!.edge).area * 2 * DENSITY.steel * 1e-6
     expect(faced.iron.weight - plain.iron.weight).toBeCloseTo(bead, 6)
   })
 
   it('stand in pairs on an even foot; one alone is warned of', () => {
-    const [outer, inner] = made([{ kind: 'studs' }]).parts.map(({ edge }) => region(edge).centroid)
+    const [outer, inner] = made([{ kind: 'studs' }]).parts.map(({ edge }) => planeArea(edge).centroid)
     expect(outer![0]).toBeCloseTo(-inner![0], 3)
     expect(codes(made([{ kind: 'studs', place: 'outer heel' }]))).toContain('stud-single')
   })

@@ -1,5 +1,5 @@
 import { trackLength } from '../geometry/track'
-import { sectionArea } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import { behindHeels, besideRun, closingRun, runVolume, weldOf } from './closing-run'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 

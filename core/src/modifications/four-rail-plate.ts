@@ -1,9 +1,9 @@
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { inches } from '../units/length'
 import { webAt } from '../shoe/rims'
 import { bentAhead, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { bearing, bevelled, stationAt, strip, webMiddle } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 const fields = fieldsOf([
@@ -48,10 +48,10 @@ const LEAST_BAR = { width: 24, thickness: 9 }
 const RAIL = { width: inches(1 / 4), from: 0.5, to: 0.985 }
 
 /** Two rails on each branch, the outer of them set out over the rim. */
-function rails(context: ShoeContext, values: Figures): Part[] {
+function rails(context: ShoeContext, values: Figures): ShoePart[] {
   const { spread, rail } = values
   return (['lateral', 'medial'] as const).flatMap((branch) =>
-    (['outer', 'inner'] as const).map((which): Part => {
+    (['outer', 'inner'] as const).map((which): ShoePart => {
       const from = stationAt(context, branch, RAIL.from)
       const to = stationAt(context, branch, RAIL.to)
       const edge = strip(context, from, to, (station) => {
@@ -60,7 +60,7 @@ function rails(context: ShoeContext, values: Figures): Part[] {
         return [near, near + RAIL.width]
       })
       const taper = [webMiddle(context, from)[1], webMiddle(context, to)[1]] as const
-      const { area, centroid } = region(edge)
+      const { area, centroid } = planeArea(edge)
       return {
         label: `${branch === 'lateral' ? 'Outer' : 'Inner'} branch, ${which} rail`,
         layer: 'fitting',

@@ -1,6 +1,6 @@
 import type { Half } from '../terms/half'
 import type { SectionCut } from './build'
-import type { Part } from './modification'
+import type { ShoePart } from './modification'
 import type { SectionForm } from '../shoe/section-form'
 
 /** What of the made shoe stands on level ground, y in the foot's frame, mm. */
@@ -23,7 +23,7 @@ function onGround({ shape, width, outerGround, innerGround, bend }: SectionForm)
  *
  * @param parts bars welded or turned behind the heels count as steel on the ground; clips, plates and fittings do not
  */
-export function groundContact(cuts: readonly SectionCut[], parts: readonly Part[]): GroundContact {
+export function groundContact(cuts: readonly SectionCut[], parts: readonly ShoePart[]): GroundContact {
   let foremost = -Infinity
   const hindmost: Record<Half, number> = { lateral: Infinity, medial: Infinity }
   for (const { place, form } of cuts) {

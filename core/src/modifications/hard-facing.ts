@@ -1,7 +1,7 @@
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { webAt } from '../shoe/rims'
 import { dressed, stationAt } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 
 const PLACES = ['toe', 'heels', 'toe and heels'] as const
 
@@ -28,14 +28,14 @@ type Figures = FiguresOf<typeof fields>
 const TOE = 0.22
 const HEELS = [0.78, 0.97] as const
 
-function beads(context: ShoeContext, place: Figures['place']): Part[] {
+function beads(context: ShoeContext, place: Figures['place']): ShoePart[] {
   const across = (station: number): [number, number] => {
     const web = webAt(context.rims, station)
     return [web * 0.2, web * 0.8]
   }
   const bead = (label: string, from: number, to: number) =>
     dressed(context, label, 'ground', from, to, across)
-  const found: Part[] = []
+  const found: ShoePart[] = []
   if (place !== 'heels')
     found.push(
       bead('Facing at the toe', stationAt(context, 'lateral', TOE), stationAt(context, 'medial', TOE)),
@@ -62,7 +62,7 @@ export const hardFacing = modificationOf({
     beads(context, values.place).map((bead) => ({
       ...bead,
       between: [-values.height, 0] as const,
-      volume: region(bead.edge).area * values.height,
+      volume: planeArea(bead.edge).area * values.height,
     })),
   handles: ({ foot }, values) => [
     { field: 'height', point: [foot.widestFromToe * 0.6, -values.height], along: [0, -1], view: 'side' },

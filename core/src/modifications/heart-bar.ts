@@ -1,5 +1,5 @@
 import { figureAlong } from '../geometry/figure-along'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
 import { once } from './kit'
@@ -186,7 +186,7 @@ export const heartBar = modificationOf({
   refuse: (context, values) => {
     const edge = plate(context, values)
     if (edge.length === 0) return 'the branches leave no room for bar and plate under this frog'
-    return region(edge).area < LEAST_PLATE
+    return planeArea(edge).area < LEAST_PLATE
       ? 'drawn in this far from the frog’s edge no plate is left; let it come nearer'
       : undefined
   },
@@ -204,7 +204,7 @@ export const heartBar = modificationOf({
         edge,
         // Its neck stands on the front of the bar.
         join: { welds: [[edge[0]!, edge[edge.length - 1]!]] },
-        volume: region(edge).area * thickness,
+        volume: planeArea(edge).area * thickness,
         between: [0, thickness],
         stock: {
           width: Math.max(...xs) - Math.min(...xs),

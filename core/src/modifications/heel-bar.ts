@@ -3,7 +3,7 @@ import {
   fieldsOf,
   type FiguresOf,
   type ModificationHandle,
-  type Part,
+  type ShoePart,
   type ShoeContext,
 } from './modification'
 
@@ -51,7 +51,7 @@ export function barBetweenHeels(
   label: string,
   width: number,
   thickness: number,
-): Part | undefined {
+): ShoePart | undefined {
   const { inner } = context.rims
   const back = Math.max(inner.points[0]![1], inner.points[inner.points.length - 1]![1]) + 0.01
   const front = back + width

@@ -1,12 +1,12 @@
 import { placeAt } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import { inches } from '../units/length'
-import { sectionArea } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import { behindHeels, besideRun, closingRun } from './closing-run'
 import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { joined, length, told } from '../notices/told'
 
 const fields = fieldsOf([
@@ -128,7 +128,7 @@ export const hingedExpander = modificationOf({
       [x + away * width, y + long / 2],
       [x + away * width, y - long / 2],
     ]
-    const plate = (label: string, x: number, away: number): Part => ({
+    const plate = (label: string, x: number, away: number): ShoePart => ({
       label,
       layer: 'fitting',
       edge: box(x, away, DRILL_PLATE.height, DRILL_PLATE.length),
@@ -136,7 +136,7 @@ export const hingedExpander = modificationOf({
       between: [0, DRILL_PLATE.width],
       stock: { width: DRILL_PLATE.width, thickness: DRILL_PLATE.height, length: DRILL_PLATE.length },
     })
-    const rudder = (label: string, x: number, away: number): Part => ({
+    const rudder = (label: string, x: number, away: number): ShoePart => ({
       label,
       layer: 'plate',
       edge: box(x + away * DRILL_PLATE.height, away, TWELVE_GAUGE, 48),
@@ -165,7 +165,7 @@ export const hingedExpander = modificationOf({
       rudder('Inner rudder', medial, 1),
       plate('Outer drill plate', lateral, -1),
       plate('Inner drill plate', medial, 1),
-      ...bars.map((bar, i): Part => ({
+      ...bars.map((bar, i): ShoePart => ({
         label: `Cross bar ${i + 1}`,
         layer: 'fitting',
         // One bar is in the shoe at a time; the rest of the set is cut and waits.

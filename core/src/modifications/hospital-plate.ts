@@ -1,13 +1,13 @@
 import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, threadNamed, THREAD_NAMES } from '../workshop/thread'
 import { parallel } from '../geometry/parallel'
-import { region } from '../geometry/region'
-import { nearestStation, placeAt, type Track } from '../geometry/track'
-import { cross, subtract, type Vec } from '../geometry/vector'
+import { planeArea } from '../geometry/plane-area'
+import { nearestStation, placeAt, rightOf, type Track } from '../geometry/track'
+import type { Vec } from '../geometry/vector'
 import { inches } from '../units/length'
 import { webAt } from '../shoe/rims'
 import { barBetweenHeels } from './heel-bar'
 import { once, round } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 const fields = fieldsOf([
@@ -89,8 +89,7 @@ const plateEdge = once((context: ShoeContext, values: Figures): Vec[] => {
 
 /** On the inner side of the line it was drawn in from: a corner of that line may throw a point across it. */
 function liesWithin(inner: Track, point: Vec): boolean {
-  const near = placeAt(inner, nearestStation(inner, point))
-  return cross(near.tangent, subtract(point, near.point)) > 0
+  return rightOf(placeAt(inner, nearestStation(inner, point)), point) < 0
 }
 
 /** Where its screws go: through the tongue, and into the bar on either side or in its middle. */
@@ -140,14 +139,14 @@ export const hospitalPlate = modificationOf({
         edge,
         // The plate lies on the ground side of bar and web, let in to their level.
         between: [-thickness * 0.5, thickness * 0.5],
-        volume: (region(edge).area - screws.length * (Math.PI / 4) * CLEARANCE_HOLE ** 2) * thickness,
+        volume: (planeArea(edge).area - screws.length * (Math.PI / 4) * CLEARANCE_HOLE ** 2) * thickness,
         stock: {
           width: Math.max(...xs) - Math.min(...xs),
           thickness,
           length: Math.max(...ys) - Math.min(...ys),
         },
       },
-      ...screws.map((at, i): Part => ({
+      ...screws.map((at, i): ShoePart => ({
         label: `Screw ${i + 1}`,
         layer: 'fitting',
         edge: round(at, 11),

@@ -4,7 +4,7 @@ import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Half } from '../terms/half'
 import { webAt } from '../shoe/rims'
 import type { SectionForm } from '../shoe/section-form'
-import type { Part, ShoeContext } from './modification'
+import type { ShoePart, ShoeContext } from './modification'
 
 /** Station on the outer rim at a share of a branch, 0 at the middle of the toe, 1 at its end. */
 export function stationAt({ rims }: ShoeContext, branch: Half, share: number): number {
@@ -56,7 +56,7 @@ export const dressed = (
   from: number,
   to: number,
   inset: (station: number) => readonly [number, number],
-): Part => ({ label, layer: 'dressed', face, edge: strip(context, from, to, inset), volume: 0 })
+): ShoePart => ({ label, layer: 'dressed', face, edge: strip(context, from, to, inset), volume: 0 })
 
 /** A round bar has no edges to bevel and no face to crease. */
 export const roundBar = ({ section }: ShoeContext): string | undefined =>

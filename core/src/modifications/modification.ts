@@ -79,7 +79,7 @@ export type FiguresOf<F extends readonly ModificationField[]> = {
 export const fieldsOf = <const F extends readonly ModificationField[]>(fields: F): F => fields
 
 /** A piece beside the bar of the branches: seen on the drawing, and with its own line on the iron slip. */
-export interface Part {
+export interface ShoePart {
   label: string
   /** How it is drawn: on the ground, up the wall, under frog or sole, between shoe and foot, screwed in, or only dressed. */
   layer: 'bar' | 'clip' | 'plate' | 'pad' | 'fitting' | 'dressed'
@@ -178,7 +178,7 @@ export interface ModificationWith<V> {
   rasp?: (form: SectionForm, place: BarPlace, context: ShoeContext, values: V) => SectionForm
   /** Metal gathered in the bar: what a clip is drawn from, an upset. */
   gather?: (context: ShoeContext, values: V) => Gathered[]
-  parts?: (context: ShoeContext, values: V) => Part[]
+  parts?: (context: ShoeContext, values: V) => ShoePart[]
   /** How far back it carries the bearing behind the heel ends, y in the foot's frame. */
   hindmost?: (context: ShoeContext, values: V) => number
   /** Nails it stands in for. */

@@ -3,14 +3,15 @@ import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../testing/any-foot'
 import { tryPlan } from '../testing/fuzz/any-plan'
 import { faultsOf } from '../testing/fuzz/checks'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { distance, type Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan/plan'
 import { type ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import { FIVE_BY_FIVE } from '../testing/samples'
-import { DENSITY, sectionArea } from '../shoe/section'
+import { DENSITY } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { clashOf, MODIFICATIONS } from './index'
 import { barFor, codes, made, problemsOf, shoeWith as shoe, type Given } from '../testing/made'
@@ -115,7 +116,7 @@ describe('every modification', () => {
         expect([...places].sort((a, b) => a - b)).toEqual(places)
         for (const { edge, volume } of shod.parts.filter((one) => one.edge.length > 0)) {
           expect(edge.every(([x, y]) => Number.isFinite(x) && Number.isFinite(y))).toBe(true)
-          if (volume > 0) expect(region(edge).area).toBeGreaterThan(0)
+          if (volume > 0) expect(planeArea(edge).area).toBeGreaterThan(0)
         }
       }),
       { numRuns: 100 },
@@ -169,7 +170,7 @@ describe('clips', () => {
       ...shoe([{ kind: 'quarter-clips' }]),
       nails: { lateral: [1, 3], medial: [1] },
     })
-    const [outer, inner] = shod.parts.map(({ edge }) => region(edge))
+    const [outer, inner] = shod.parts.map(({ edge }) => planeArea(edge))
     expect(outer!.centroid[0]).toBeCloseTo(-inner!.centroid[0], 3)
     expect(outer!.area).toBeCloseTo(inner!.area, 3)
     expect(codes(shod)).not.toContain('few-nails')
@@ -237,7 +238,7 @@ describe('bars', () => {
     // Its corners lie on the inner rims.
     for (const corner of bar!.edge)
       expect(Math.min(...shod.outline.inner.map((point) => distance(point, corner)))).toBeLessThan(3.5)
-    expect(region(bar!.edge).area).toBeCloseTo(bar!.volume / 8, 3)
+    expect(planeArea(bar!.edge).area).toBeCloseTo(bar!.volume / 8, 3)
     expect(shod.iron.weight - plain.iron.weight).toBeCloseTo(bar!.volume * DENSITY.steel * 1e-6, 6)
   })
 
@@ -253,7 +254,7 @@ describe('bars', () => {
     const length = shod.iron.closing
     const { centreline } = shod.outline
     expect(length).toBeGreaterThan(centreline[0]![0] - centreline.at(-1)![0])
-    expect(region(shod.parts[0]!.edge).area / (length * section.width)).toBeCloseTo(1, 2)
+    expect(planeArea(shod.parts[0]!.edge).area / (length * section.width)).toBeCloseTo(1, 2)
   })
 
   it('egg: its run is in the cut, half at either end beyond the heel marks', () => {
@@ -290,7 +291,7 @@ describe('heart bar', () => {
   it('is made for every inset, one no less than the next', () => {
     const areas = [4, 4.5, 5, 5.5, 6, 7, 8].map((inset) => {
       const shod = plan([{ kind: 'heart-bar', inset }], { ...apex, frogWidth: 50 })
-      return region(shod.parts[1]!.edge).area
+      return planeArea(shod.parts[1]!.edge).area
     })
     areas.forEach((area, i) => {
       expect(area).toBeGreaterThan(300)
@@ -324,7 +325,7 @@ describe('heart bar', () => {
   it('has two pieces of its own to cut, symmetrical under an even foot', () => {
     const shod = plan([{ kind: 'heart-bar' }], apex)
     expect(shod.iron.parts.map(({ label }) => label)).toEqual(['Bar of the heart bar', 'Frog plate'])
-    expect(region(shod.parts[1]!.edge).centroid[0]).toBeCloseTo(0, 2)
+    expect(planeArea(shod.parts[1]!.edge).centroid[0]).toBeCloseTo(0, 2)
   })
 
   it('is stopped while the true apex is only guessed', () => {

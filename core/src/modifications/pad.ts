@@ -1,4 +1,4 @@
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { shoeBody } from '../shoe/rims'
 import { fieldsOf, modificationOf } from './modification'
 import { length, told } from '../notices/told'
@@ -47,7 +47,7 @@ export const pad = modificationOf({
         layer: 'pad',
         edge,
         between: [section.thickness, section.thickness + thickness],
-        volume: region(edge).area * thickness,
+        volume: planeArea(edge).area * thickness,
         density: DENSITY,
         stock: {
           width: Math.max(...xs) - Math.min(...xs),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import { inches } from '../units/length'
@@ -45,10 +45,9 @@ describe('hospital plate', () => {
   })
 
   it('is even on an even foot', () => {
-    expect(region(part(made([{ kind: 'hospital-plate' }]), 'Hospital plate').edge).centroid[0]).toBeCloseTo(
-      0,
-      1,
-    )
+    expect(
+      planeArea(part(made([{ kind: 'hospital-plate' }]), 'Hospital plate').edge).centroid[0],
+    ).toBeCloseTo(0, 1)
   })
 
   it('is refused with half a screw, and over a frog plate', () => {
@@ -62,7 +61,7 @@ describe('hospital plate', () => {
 describe('pad and packing', () => {
   it('weighs its own stuff, not steel: area x thickness x 1150 kg/m3', () => {
     const plan = made([{ kind: 'pad', thickness: 5 }])
-    const { area } = region(plan.parts[0]!.edge)
+    const { area } = planeArea(plan.parts[0]!.edge)
     expect(plan.iron.weight - plain.iron.weight).toBeCloseTo(area * 5 * 1150e-6, 3)
     expect(plan.iron.cutLength).toBeCloseTo(plain.iron.cutLength, 9)
   })
@@ -102,8 +101,8 @@ describe('pad and packing', () => {
   it('a rim pad is the shoe’s own outline; a full one covers the foot', () => {
     const rim = made([{ kind: 'pad', shape: 'rim' }]).parts[0]!
     const full = made([{ kind: 'pad', shape: 'full' }]).parts[0]!
-    expect(region(rim.edge).area).toBeCloseTo(region(plain.outline.body).area, 6)
-    expect(region(full.edge).area).toBeGreaterThan(region(plain.outline.foot).area * 0.98)
+    expect(planeArea(rim.edge).area).toBeCloseTo(planeArea(plain.outline.body).area, 6)
+    expect(planeArea(full.edge).area).toBeGreaterThan(planeArea(plain.outline.foot).area * 0.98)
   })
 
   it('is refused under a hospital plate', () => {
@@ -123,7 +122,7 @@ describe('hinged heel expander', () => {
   it('adds two inches to the egg-bar measure for hinge and overlap', () => {
     const plan = made([{ kind: 'hinged-expander' }])
     const egg = part(made([{ kind: 'egg-bar' }]), 'Run of the egg bar')
-    const byArea = region(egg.edge).area / 19.05
+    const byArea = planeArea(egg.edge).area / 19.05
     expect(plan.iron.closing - byArea).toBeCloseTo(inches(2), 0)
     expect(plan.iron.cutLength).toBeCloseTo(plain.iron.cutLength + plan.iron.closing, 6)
   })
@@ -203,7 +202,7 @@ describe('four-rail plate', () => {
 describe('side clips', () => {
   it('stand at the widest part, hold like nails, and cannot stand on an expander', () => {
     const plan = made([{ kind: 'side-clips' }])
-    const [outer] = plan.parts.map(({ edge }) => region(edge).centroid)
+    const [outer] = plan.parts.map(({ edge }) => planeArea(edge).centroid)
     expect(outer![1]).toBeCloseTo(0, 0)
     expect(plan.iron.marks.filter(({ label }) => label === 'Clip')).toHaveLength(2)
     expect(problemsOf([{ kind: 'side-clips' }, { kind: 'hinged-expander' }])[0]!.message).toContain(

@@ -11,7 +11,7 @@ import {
   unit,
   type Vec,
 } from '../geometry/vector'
-import { sectionArea } from '../shoe/section'
+import { sectionArea } from '../shoe/section-form'
 import type { OuterRim } from '../shoe/lay'
 import { toeStation } from '../shoe/rims'
 import { bevelled, once, stationAt, webMiddle } from './kit'

@@ -1,7 +1,7 @@
 import { trackLength } from '../geometry/track'
 import { barPlaces } from '../shoe/profile'
 import { bearing } from './kit'
-import { fieldsOf, modificationOf, type Part, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
 
 /** How a wedge is made. */
@@ -43,10 +43,10 @@ function heightAt(context: ShoeContext, values: Figures, y: number): number {
 }
 
 /** What a wedge set on the bar is cut from, one on each branch: it begins where it is thick enough to hold. */
-function pieces(context: ShoeContext, values: Figures): Part[] {
+function pieces(context: ShoeContext, values: Figures): ShoePart[] {
   if (values.made === FORGED) return []
   const places = barPlaces(context.rims)
-  return (['lateral', 'medial'] as const).map((branch): Part => {
+  return (['lateral', 'medial'] as const).map((branch): ShoePart => {
     // The middle of the toe belongs to both, and is no thicker there.
     const along = places.filter((place) => place.branch === branch || place.s === 0)
     const volume = along.reduce((sum, { s, web, point }, i) => {

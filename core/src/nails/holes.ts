@@ -1,6 +1,6 @@
 import { problem, type Problem } from '../notices/problem'
 import type { Foot } from '../foot/measurements'
-import { nearestStation, placeAt, trackLength } from '../geometry/track'
+import { nearestStation, placeAt, rightOf, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import type { FootOutline } from '../foot/outline'
 import { wallThicknessAt } from '../foot/wall'
@@ -106,17 +106,14 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
       const rim = placeAt(rims.outer, station)
       const footStation = nearestStation(outline.track, rim.point)
       const wall = placeAt(outline.track, footStation)
-      const outward = turnRight(wall.tangent)
       // How far the rim stands outside the wall here; minus where it is set back under it.
-      const stands = (rim.point[0] - wall.point[0]) * outward[0] + (rim.point[1] - wall.point[1]) * outward[1]
+      const stands = rightOf(wall, rim.point)
       const wallThickness = wallThicknessAt(foot, outline, footStation)
       const wanted = said?.inset ?? wallThickness + stands
       const inset = Math.min(webAt(rims, station) - LAND, Math.max(LAND, wanted))
       const point = along(rim.point, turnRight(rim.tangent), -inset)
       // Measured where the hole is: a branch that is turned out or set aside does not run beside the wall.
-      const beside = placeAt(outline.track, nearestStation(outline.track, point))
-      const insideWall =
-        (beside.point[0] - point[0]) * beside.tangent[1] - (beside.point[1] - point[1]) * beside.tangent[0]
+      const insideWall = -rightOf(placeAt(outline.track, nearestStation(outline.track, point)), point)
       const beyond = fromToe < zone.forward - 0.5 ? 'forward' : fromToe > zone.rear + 0.5 ? 'rear' : undefined
       return {
         branch,

@@ -16,7 +16,7 @@ import type {
   CourseStep,
   Guide,
   ModificationHandle,
-  Part,
+  ShoePart,
   ShoeContext,
   Values,
 } from '../modifications/modification'
@@ -61,7 +61,7 @@ export interface Plan {
   /** The finished section at each place, from heel to heel. */
   cuts: SectionCut[]
   /** Pieces beside the branches, as they are drawn and cut. */
-  parts: Part[]
+  parts: ShoePart[]
   /** Each modification with its defaults and what it comes to, in words. */
   modifications: PlannedModification[]
   /** The order of the work. */
@@ -151,7 +151,7 @@ function cautionsOf(cut: Cut, suggestion: SuggestedSection): Caution[] {
 }
 
 /** Branches and the bars that are one with them; heels that a bar goes on from are not rounded. */
-function wholeOf(rims: Rims, parts: readonly Part[]): readonly (readonly Vec[])[] {
+function wholeOf(rims: Rims, parts: readonly ShoePart[]): readonly (readonly Vec[])[] {
   const joined = parts.filter(({ join, edge }) => join && edge.length > 2)
   if (joined.length === 0) return [shoeBody(rims)]
   const square = [...rims.outer.points, ...[...rims.inner.points].reverse()]

@@ -1,5 +1,5 @@
 import { buildBar, type SectionCut } from '../modifications/build'
-import type { Part } from '../modifications/modification'
+import type { ShoePart } from '../modifications/modification'
 import type { Profile } from '../shoe/profile'
 import type { Laid } from './lay'
 
@@ -7,7 +7,7 @@ import type { Laid } from './lay'
 export interface Built extends Laid {
   profile: Profile
   cuts: SectionCut[]
-  parts: Part[]
+  parts: ShoePart[]
 }
 
 /** Forges the sections along the rims, and the pieces beside them. */

@@ -12,7 +12,7 @@ import { placeHoles } from '../nails/holes'
 import { ProblemError, type Problem } from '../notices/problem'
 import { plainLay } from '../shoe/lay'
 import { layRims, type Rims } from '../shoe/rims'
-import { centroidFromOuter } from '../shoe/section'
+import { centroidFromOuter } from '../shoe/section-form'
 import { branchesMeet, isShut, meeting, shutBy, tooWide } from './no-room'
 import type { Asked } from './read'
 

@@ -2,7 +2,7 @@ import { area as clipperArea } from 'clipper2-ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../testing/any-foot'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { planShoe, type Plan } from './plan'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
@@ -49,9 +49,9 @@ describe('the 5 x 5 in foot', () => {
   it('has the area of centreline times width (Pappus in the plane), also by a polygon library', () => {
     const { outline, iron } = plan()
     const ring = [...outline.outer, ...outline.inner.slice().reverse()]
-    expect(region(ring).area / (iron.centrelineLength * 19.05)).toBeCloseTo(1, 3)
+    expect(planeArea(ring).area / (iron.centrelineLength * 19.05)).toBeCloseTo(1, 3)
     const theirs = Math.abs(clipperArea(ring.map(([x, y]) => ({ x, y }))))
-    expect(region(ring).area / theirs).toBeCloseTo(1, 9)
+    expect(planeArea(ring).area / theirs).toBeCloseTo(1, 9)
   })
 
   it('drives six sound nails over the white line, exits in one line', () => {

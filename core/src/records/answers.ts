@@ -30,10 +30,11 @@ export const horseSummarySchema = horseSchema
   })
   .strict()
 
+/** Typed as what is planned, which nobody changes any more. */
+const result: z.ZodType<Snapshot> = snapshotSchema
+
 /** A pattern with the result it had when it was saved. */
-export const storedPatternSchema = patternSchema
-  .extend({ result: snapshotSchema as z.ZodType<Snapshot> })
-  .strict()
+export const storedPatternSchema = patternSchema.extend({ result }).strict()
 
 /** Everything the page of one horse shows. */
 export const horsePageSchema = z

@@ -14,8 +14,8 @@ export const sideSchema = z.enum(SIDES)
 export const animalSchema = z.enum(ANIMALS)
 
 /** The schools of where a shoe should break over. */
-export const BREAKOVER_SCHOOLS = ['landmark', 'thirds', 'radiographic', 'perimeter'] as const
-export const breakoverSchoolSchema = z.enum(BREAKOVER_SCHOOLS)
+export const BREAKOVER_SCHOOL_NAMES = ['landmark', 'thirds', 'radiographic', 'perimeter'] as const
+export const breakoverSchoolSchema = z.enum(BREAKOVER_SCHOOL_NAMES)
 
 const mm = z.number().describe('mm')
 const degrees = z.number().describe('degrees from the ground')
@@ -88,4 +88,4 @@ export { SIDES, type Side }
 export type { Animal, HeelMeasure, TipSource }
 export type KeepClear = z.infer<typeof keepClearSchema>
 export type FootInput = z.infer<typeof footSchema>
-export type BreakoverSchool = (typeof BREAKOVER_SCHOOLS)[number]
+export type BreakoverSchoolName = (typeof BREAKOVER_SCHOOL_NAMES)[number]

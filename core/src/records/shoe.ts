@@ -2,7 +2,7 @@ import * as z from 'zod'
 import { FIT_NAMES } from '../terms/fits'
 import { MATERIALS, SECTION_SHAPES } from '../terms/sections'
 import { WAYS_BACK } from '../terms/ways-back'
-import { NAIL_SCHOOLS } from '../terms/nail-schools'
+import { NAIL_SCHOOL_NAMES } from '../terms/nail-schools'
 import { NAIL_RANGES } from '../terms/nail-ranges'
 
 const mm = z.number().describe('mm')
@@ -65,7 +65,7 @@ export const shoeSchema = z
       .object({
         lateral: branchNailsSchema.optional(),
         medial: branchNailsSchema.optional(),
-        school: z.enum(NAIL_SCHOOLS).optional().describe('whose limits hold; sound if not said'),
+        school: z.enum(NAIL_SCHOOL_NAMES).optional().describe('whose limits hold; sound if not said'),
         size: z.string().max(40).optional().describe('nail out of the workshop’s table'),
       })
       .strict()

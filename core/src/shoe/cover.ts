@@ -1,7 +1,6 @@
 import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
-import { nearestStation, placeAt, trackLength, type Track } from '../geometry/track'
-import { turnRight } from '../geometry/vector'
+import { nearestStation, placeAt, rightOf, trackLength, type Track } from '../geometry/track'
 
 /** How far the shoe's outer rim stands outside the wall beside a place of the foot, mm; minus where it lies inside. */
 export interface Cover {
@@ -22,8 +21,7 @@ export function coverOf(outline: FootOutline, outer: Track): Cover[] {
     const footStation = (end * i) / PLACES
     const wall = placeAt(outline.track, footStation).point
     const rim = placeAt(outer, nearestStation(outer, wall))
-    const out = turnRight(rim.tangent)
-    return { footStation, stands: (rim.point[0] - wall[0]) * out[0] + (rim.point[1] - wall[1]) * out[1] }
+    return { footStation, stands: -rightOf(rim, wall) }
   })
 }
 

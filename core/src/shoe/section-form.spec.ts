@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import { barForm, formArea, formCentroid, sectionOutline, type SectionForm } from './section-form'
 
 const share = fc.double({ min: 0, max: 0.4, noNaN: true })
@@ -32,7 +32,7 @@ describe('a section as it is made', () => {
   it('has the area and the middle that its outline has, by Green’s theorem', () =>
     fc.assert(
       fc.property(anyForm, (form) => {
-        const drawn = region(sectionOutline(form))
+        const drawn = planeArea(sectionOutline(form))
         expect(formArea(form) / drawn.area).toBeCloseTo(1, 6)
         expect(formCentroid(form)).toBeCloseTo(drawn.centroid[0], 6)
       }),

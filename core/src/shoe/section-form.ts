@@ -1,6 +1,6 @@
 import type { Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
-import { CONCAVE } from './section'
+import { CONCAVE, DENSITY } from './section'
 import type { SectionShape } from '../terms/sections'
 
 /** What is missing at an edge of the bar: across the web and up its height, mm. */
@@ -88,6 +88,16 @@ function thinned({ bend, width }: SectionForm): number {
   if (bend?.of !== 'ground') return 0
   return (bend.slope * (bend.from ** 2 - Math.max(0, bend.from - width) ** 2)) / 2
 }
+
+/** Area of the bar's section in mm2; of a half-round bar half an ellipse. */
+export const sectionArea = (section: Section): number => formArea(barForm(section))
+
+/** How far the section's centroid lies from its outer edge in mm: a bent bar's volume runs along its path. */
+export const centroidFromOuter = (section: Section): number => formCentroid(barForm(section))
+
+/** Grams in a millimetre of straight bar. */
+export const weightPerLength = (section: Section): number =>
+  sectionArea(section) * DENSITY[section.material] * 1e-6
 
 /** How high a place of the section is bent up off the ground, mm; u in from the outer rim. */
 export const liftAt = ({ bend }: Pick<SectionForm, 'bend'>, u: number): number =>

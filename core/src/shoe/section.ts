@@ -12,33 +12,6 @@ export const DENSITY: Record<Material, number> = { steel: 7850, aluminium: 2700 
  */
 export const CONCAVE = { groundFace: 0.6, innerEdge: 0.45 }
 
-/** Area of the bar's section in mm2. */
-export function sectionArea({ shape, width, thickness }: Section): number {
-  if (shape === 'flat') return width * thickness
-  // Half an ellipse; a half circle where the thickness is half the width.
-  if (shape === 'half-round') return (Math.PI / 4) * width * thickness
-  return width * thickness - cutAway(width, thickness).area
-}
-
-/** How far the section's centroid lies from its outer edge in mm: a bent bar's volume runs along its path. */
-export function centroidFromOuter(section: Section): number {
-  const { shape, width, thickness } = section
-  if (shape !== 'concave') return width / 2
-  const gone = cutAway(width, thickness)
-  return ((width * thickness * width) / 2 - gone.area * gone.fromOuter) / sectionArea(section)
-}
-
-/** The triangle missing at the inner ground edge of a concave bar. */
-function cutAway(width: number, thickness: number) {
-  const base = width * (1 - CONCAVE.groundFace)
-  const height = thickness * (1 - CONCAVE.innerEdge)
-  return { area: (base * height) / 2, fromOuter: width - base / 3 }
-}
-
-/** Grams in a millimetre of straight bar. */
-export const weightPerLength = (section: Section): number =>
-  sectionArea(section) * DENSITY[section.material] * 1e-6
-
 /** What widths and thicknesses a bar comes in, mm. */
 export const BAR_RANGES = { width: [6, 60], thickness: [2, 25] } as const
 

@@ -13,7 +13,8 @@ import { checkFit, COIN, FIT_PRESETS, resolveFit, setBackBy } from './fit'
 import { profileVolume, volumeTo } from './profile'
 import { plainLay } from './lay'
 import { layRims, shoeBody } from './rims'
-import { centroidFromOuter, checkSection, sectionArea, weightPerLength } from './section'
+import { checkSection } from './section'
+import { centroidFromOuter, sectionArea, weightPerLength } from './section-form'
 
 const foot = (input: Partial<FootInput> = {}): Foot => {
   const read = readFoot({ ...FIVE_BY_FIVE, ...input })

@@ -1,10 +1,10 @@
-import type { Part } from './places'
+import type { HoofPart } from './places'
 
 /** A kind of finding: where it can lie, in which grades it comes, and what it means. */
 export interface FindingKind {
   key: string
   label: string
-  parts: readonly Part[]
+  parts: readonly HoofPart[]
   /** Names of the grades from 1 up. */
   grades: readonly string[]
   /** What it is, for who asks. */
@@ -189,5 +189,5 @@ const BY_KEY = new Map<string, FindingKind>(FINDING_KINDS.map((kind) => [kind.ke
 export const findingKind = (key: FindingKindKey): FindingKind => BY_KEY.get(key)!
 
 /** The kinds that can lie in such a part of the foot. */
-export const kindsFor = (part: Part): FindingKind[] =>
-  FINDING_KINDS.filter((kind) => (kind.parts as readonly Part[]).includes(part))
+export const kindsFor = (part: HoofPart): FindingKind[] =>
+  FINDING_KINDS.filter((kind) => (kind.parts as readonly HoofPart[]).includes(part))

@@ -18,7 +18,7 @@ export const PLACES = [
 ] as const
 
 export type PlaceKey = (typeof PLACES)[number]['key']
-export type Part = (typeof PLACES)[number]['part']
+export type HoofPart = (typeof PLACES)[number]['part']
 export const PLACE_KEYS = PLACES.map(({ key }) => key) as [PlaceKey, ...PlaceKey[]]
 
 /** A place by its key. */

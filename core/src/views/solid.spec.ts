@@ -2,7 +2,7 @@ import { areaD, FillRule, unionD, type PathsD } from 'clipper2-ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../testing/any-foot'
-import { region } from '../geometry/region'
+import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan/plan'
 import { elevation, footSeat, silhouette } from './elevation'
@@ -92,7 +92,7 @@ describe('the outline', () => {
         ...plan.parts.map(({ edge }) => edge).filter((edge) => edge.length > 2),
       ]
       for (const edge of edges) {
-        expect(Math.abs(region(edge).area / clipperArea(edge) - 1)).toBeLessThan(0.0005)
+        expect(Math.abs(planeArea(edge).area / clipperArea(edge) - 1)).toBeLessThan(0.0005)
       }
     },
   )
@@ -109,7 +109,7 @@ describe('the side view', () => {
     expect(extent(line, 0)[0]).toBeCloseTo(Math.min(...ys), 1)
     expect(extent(line, 0)[1]).toBeCloseTo(Math.max(...ys), 1)
     expect(extent(line, 1)).toEqual([0, 7.9375])
-    expect(region(line).area).toBeCloseTo((Math.max(...ys) - Math.min(...ys)) * 7.9375, -1)
+    expect(planeArea(line).area).toBeCloseTo((Math.max(...ys) - Math.min(...ys)) * 7.9375, -1)
   })
 
   it('of an upright piece is its rectangle; of a clip, what leans with the wall', () => {

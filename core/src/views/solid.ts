@@ -3,7 +3,7 @@ import { cotangent, radians } from '../units/angle'
 import { turnRight, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import type { SectionCut } from '../modifications/build'
-import type { Part } from '../modifications/modification'
+import type { ShoePart } from '../modifications/modification'
 import { liftAt, sectionOutline } from '../shoe/section-form'
 
 /** A point in space, mm: x lateral, y toward the toe, z up from the ground. */
@@ -18,7 +18,7 @@ export interface Mesh {
 /** A piece of the shoe as a solid. */
 export interface SolidPiece {
   label: string
-  layer: Part['layer'] | 'shoe'
+  layer: ShoePart['layer'] | 'shoe'
   mesh: Mesh
 }
 
@@ -120,7 +120,7 @@ const doubledArea = (edge: readonly Vec[]): number =>
 const SLICES = 24
 
 /** A clip: half an ellipse up the wall, as thick at its root as said and nothing at its tip, leaning with the wall. */
-function tongueSolid({ tongue }: Part, cuts: readonly SectionCut[]): Mesh {
+function tongueSolid({ tongue }: ShoePart, cuts: readonly SectionCut[]): Mesh {
   const { width, height, thickness, lean, station } = tongue!
   const at = nearestCut(cuts, station)
   const { point, tangent } = at.place

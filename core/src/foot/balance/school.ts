@@ -1,4 +1,4 @@
-import type { BreakoverSchool } from '../../records/foot'
+import type { BreakoverSchoolName } from '../../records/foot'
 import type { Foot } from '../measurements'
 import type { FootFigureKey } from '../figures'
 import type { Told } from '../../notices/told'
@@ -28,8 +28,8 @@ export type SchoolAnswer =
   | { found: false; lacks: Told[] }
 
 /** One school of where a shoe should break over. */
-export interface School {
-  key: BreakoverSchool
+export interface BreakoverSchool {
+  key: BreakoverSchoolName
   label: string
   rule: Told
   use: string

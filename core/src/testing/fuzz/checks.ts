@@ -1,4 +1,4 @@
-import { region } from '../../geometry/region'
+import { planeArea } from '../../geometry/plane-area'
 import { distance, type Vec } from '../../geometry/vector'
 import type { Nail } from '../../nails/nails'
 import type { Plan } from '../../plan/plan'
@@ -101,7 +101,7 @@ function placeFaults(plan: Plan): string[] {
       const rear = Math.min(...plan.landmarks.frog.map(([, y]) => y))
       const onFrog = edge.filter(([, y]) => y > rear + plan.foot.frogLength * 0.15)
       faults.push(...outside('frog plate outside the frog', onFrog, plan.landmarks.frog))
-      if (region(edge).area < 1) faults.push('frog plate of nothing')
+      if (planeArea(edge).area < 1) faults.push('frog plate of nothing')
     }
     if (label === 'Hospital plate') {
       const back = Math.min(...edge.map(([, y]) => y))

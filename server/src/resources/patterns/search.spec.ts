@@ -28,7 +28,7 @@ const expected = (width: number) =>
     .list('archived = 0')
     .sort(
       (a, b) =>
-        Math.abs(a.foot.width! - width) - Math.abs(b.foot.width! - width) ||
+        Math.abs(a.foot.width - width) - Math.abs(b.foot.width - width) ||
         (a.updatedAt! < b.updatedAt! ? 1 : -1),
     )
     .slice(0, PATTERNS_FOUND)

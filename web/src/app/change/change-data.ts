@@ -1,6 +1,7 @@
 import {
   readFoot,
   seriesOf,
+  widestKnown,
   widestPart,
   wallGrowth,
   type FootFigureKey,
@@ -28,7 +29,7 @@ export interface FootChange {
 
 /** Figures that were not measured; a widest part that was seen two ways and agreed is as good as measured. */
 const guesses = (assumed: readonly FootFigureKey[], foot: FootInput): FootFigureKey[] =>
-  assumed.filter((key) => key !== 'widestFromToe' || widestPart(foot).agreed === undefined)
+  assumed.filter((key) => key !== 'widestFromToe' || !widestKnown(assumed, widestPart(foot)))
 
 /** Gathers what was measured on one foot, visit by visit. */
 export function changeOf(history: History, side: Side): FootChange {

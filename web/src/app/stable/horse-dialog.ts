@@ -13,7 +13,13 @@ import {
 import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
 import { MatOption, MatSelect } from '@angular/material/select'
-import { SCHOOLS, type Animal, type BreakoverSchool, type Horse, type Owner } from '@crescent/core'
+import {
+  BREAKOVER_SCHOOLS,
+  type Animal,
+  type BreakoverSchoolName,
+  type Horse,
+  type Owner,
+} from '@crescent/core'
 import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { Api } from '../state/api'
@@ -164,7 +170,7 @@ export class HorseDialog {
   private readonly store = inject(Store)
   protected readonly owners = toSignal(inject(Api).owners(''), { initialValue: [] as Owner[] })
   protected readonly animals: Animal[] = ['horse', 'heavy horse', 'pony', 'mule']
-  protected readonly schools = SCHOOLS
+  protected readonly schools = BREAKOVER_SCHOOLS
   protected readonly saving = signal(false)
   protected readonly failure = signal('')
   /** Made once: pressing Save again after a lost answer makes no second record. */
@@ -181,7 +187,7 @@ export class HorseDialog {
     going: text(this.data.horse?.going),
     living: text(this.data.horse?.living),
     place: text(this.data.horse?.place),
-    breakoverSchool: new FormControl<BreakoverSchool>(this.data.horse?.breakoverSchool ?? 'perimeter', {
+    breakoverSchool: new FormControl<BreakoverSchoolName>(this.data.horse?.breakoverSchool ?? 'perimeter', {
       nonNullable: true,
     }),
     cycleWeeks: new FormControl(this.data.horse?.cycleWeeks ?? 7, {

@@ -1,4 +1,4 @@
-import type { School } from '../school'
+import type { BreakoverSchool } from '../school'
 import { length, told, type Told } from '../../../notices/told'
 
 const INCH = 25.4
@@ -10,7 +10,7 @@ const ORDINARY = [4.25 * INCH, 6 * INCH] as const
 const AHEAD_OF_TIP = INCH / 4
 
 /** From the widest-part line, or from the tip of P3 where it was found. */
-export const landmark: School = {
+export const landmark: BreakoverSchool = {
   key: 'landmark',
   label: 'Landmark',
   rule: told`${length(AHEAD[0])} to ${length(AHEAD[1])} ahead of the widest part, or ${length(AHEAD_OF_TIP)} ahead of the tip of P3.`,

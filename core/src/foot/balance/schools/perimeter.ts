@@ -1,7 +1,7 @@
-import type { School } from '../school'
+import type { BreakoverSchool } from '../school'
 
 /** The shoe follows the trimmed toe. */
-export const perimeter: School = {
+export const perimeter: BreakoverSchool = {
   key: 'perimeter',
   label: 'Perimeter',
   rule: 'The shoe follows the trimmed toe, rolled where the worn shoe shows it.',

@@ -1,10 +1,10 @@
-import type { School } from '../school'
+import type { BreakoverSchool } from '../school'
 
 /** A touch behind the tip is allowed, mm (from memory; the vet sets it). */
 const TOUCH = 3
 
 /** Straight beneath the tip of P3 on the lateral radiograph. */
-export const radiographic: School = {
+export const radiographic: BreakoverSchool = {
   key: 'radiographic',
   label: 'Radiographic',
   rule: 'Straight beneath the tip of P3, never ahead of it; a touch behind is allowed.',

@@ -1,7 +1,7 @@
-import type { School } from '../school'
+import type { BreakoverSchool } from '../school'
 
 /** One third of the bearing ahead of the true apex, two thirds behind it. */
-export const thirds: School = {
+export const thirds: BreakoverSchool = {
   key: 'thirds',
   label: 'Thirds',
   rule: 'One third of the bearing ahead of the true frog apex, two thirds behind.',

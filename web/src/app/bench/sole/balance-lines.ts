@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { SCHOOLS, type Plan, type WidestWay } from '@crescent/core'
+import { BREAKOVER_SCHOOLS, type Plan, type WidestWay } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 
 /** Each school by its own dash, so that colour is not needed to tell them. */
@@ -143,7 +143,9 @@ export class BalanceLines {
               used: key === balance.breakover.inUse,
               y: foot.widestFromToe - answer.y,
               ...(answer.rearY !== undefined && { rear: foot.widestFromToe - answer.rearY }),
-              dash: DASHES[SCHOOLS.findIndex((school) => school.key === key) % DASHES.length]!.split(' ')
+              dash: DASHES[
+                BREAKOVER_SCHOOLS.findIndex((school) => school.key === key) % DASHES.length
+              ]!.split(' ')
                 .map((n) => Number(n) / this.k())
                 .join(' '),
             },

@@ -4,7 +4,7 @@ import {
   planShoe,
   workOf,
   type Animal,
-  type BreakoverSchool,
+  type BreakoverSchoolName,
   type FootFigureKey,
   type FootRecord,
   type HeelMeasure,
@@ -66,7 +66,7 @@ export const benchActions = createActionGroup({
     setHeelMeasure: props<{ heelMeasure: HeelMeasure }>(),
     setTipBy: props<{ tipBy: TipSource }>(),
     /** The school of breakover, for this foot or for all four. */
-    setSchool: props<{ school: BreakoverSchool; all: boolean }>(),
+    setSchool: props<{ school: BreakoverSchoolName; all: boolean }>(),
     setKeepClear: props<{ keepClear: KeepClear[] }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
     copyLast: emptyProps(),

@@ -6,7 +6,7 @@ import {
   readFoot,
   standing,
   type Animal,
-  type BreakoverSchool,
+  type BreakoverSchoolName,
   type Finding,
   type FootFigureKey,
   type FootInput,
@@ -26,7 +26,7 @@ import {
 export interface FootDraft {
   animal: Animal
   /** The school of breakover in use for this foot. */
-  school: BreakoverSchool
+  school: BreakoverSchoolName
   /** How the width across the heels is taken; outside to outside unless chosen otherwise. */
   heelMeasure?: HeelMeasure
   /** How the tip of P3 was found. */
@@ -78,7 +78,7 @@ export function draftsFrom(page: VisitPage): Drafts {
 }
 
 /** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
-export function footDraft(foot: FootInput, school: BreakoverSchool): FootDraft {
+export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDraft {
   const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, keepClear, ...figures } = foot
   // What follows from the look is worked out anew from the look of the day.
   const marked = keepClear?.filter(({ look }) => !look) ?? []

@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
-import { setBackBy, type Balance, type BreakoverSchool, type Plan, type SchoolResult } from '@crescent/core'
+import {
+  setBackBy,
+  type Balance,
+  type BreakoverSchoolName,
+  type Plan,
+  type SchoolResult,
+} from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
 import { Worded } from '../../../help/worded'
 
@@ -220,7 +226,7 @@ export class BalancePanel {
   readonly plan = input.required<Plan>()
   /** The balance of the shoe it wears, to compare the lever with. */
   readonly worn = input<Balance | undefined>()
-  readonly use = output<{ school: BreakoverSchool; all: boolean }>()
+  readonly use = output<{ school: BreakoverSchoolName; all: boolean }>()
   /** How far the toe of the shoe is to be set back, mm. */
   readonly setToe = output<number>()
 

@@ -5,7 +5,7 @@ import {
   footOutline,
   planShoe,
   readFoot,
-  type BreakoverSchool,
+  type BreakoverSchoolName,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { longDay } from '../../../common/today'
@@ -107,7 +107,7 @@ export class Mapping {
       .join(' ')
   })
 
-  useSchool({ school, all }: { school: BreakoverSchool; all: boolean }): void {
+  useSchool({ school, all }: { school: BreakoverSchoolName; all: boolean }): void {
     this.store.dispatch(benchActions.setSchool({ school, all }))
     this.store.dispatch(benchActions.settle())
     const { horse } = this.page()!

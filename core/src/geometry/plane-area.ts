@@ -1,7 +1,7 @@
 import type { Vec } from './vector'
 
 /** What a plane area weighs and where. */
-export interface Region {
+export interface PlaneArea {
   /** mm2, always positive. */
   area: number
   centroid: Vec
@@ -14,7 +14,7 @@ export interface Region {
  *
  * @param boundary corners in order, either way round; the last joins the first
  */
-export function region(boundary: readonly Vec[]): Region {
+export function planeArea(boundary: readonly Vec[]): PlaneArea {
   // Measured from the first corner, so that a small area far from the origin loses no digits.
   const [ox, oy] = boundary[0] ?? [0, 0]
   let doubled = 0
