@@ -5,6 +5,7 @@ import { footAt } from './feet'
 import { seedLook } from './looks'
 import { chance, idFor, stamp } from './made-up'
 import type { Demo, DemoHorse } from './schema'
+import { seedSamples } from './samples'
 import { shoeOf } from './shoes'
 
 const YEARS = 3
@@ -20,6 +21,7 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date): void {
       practice.owners.put({ ...owner, id: idFor('owner', key), version: 0, archived: false })
     }
     for (const horse of demo.horses) seedHorse(practice, horse, today)
+    seedSamples(practice)
   })()
 }
 

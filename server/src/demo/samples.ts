@@ -1,0 +1,49 @@
+import { MODIFICATIONS, planShoe, ProblemError, snapshotOf, type ShoeInput } from '@crescent/core'
+import type { Practice } from '../practice'
+import { idFor } from './made-up'
+
+const PLAIN: ShoeInput = {
+  section: { shape: 'flat', width: 19.05, thickness: 7.9375, material: 'steel' },
+  fit: 'general',
+}
+/** Bars to try a modification on, the plain one first. */
+const BARS: readonly ShoeInput['section'][] = [
+  PLAIN.section,
+  { shape: 'flat', width: 25.4, thickness: 9.525, material: 'steel' },
+  { shape: 'flat', width: 25.4, thickness: 12.7, material: 'aluminium' },
+]
+
+/**
+ * A modification that no horse of the demo wears has a pattern all the same, with its defaults, among the first ones of a
+ * foot it can be made for: a new one is there to be looked at without the demo being written anew.
+ */
+export function seedSamples(practice: Practice): void {
+  const patterns = practice.patterns.list()
+  const worn = new Set(patterns.flatMap(({ shoe }) => (shoe.modifications ?? []).map(({ kind }) => kind)))
+  for (const { kind, label } of MODIFICATIONS.filter((one) => !worn.has(one.kind))) {
+    for (const { horseId, visitId, side, foot, createdAt, updatedAt } of patterns) {
+      const made = BARS.map((section) => tried(foot, { ...PLAIN, section, modifications: [{ kind }] })).find(
+        Boolean,
+      )
+      if (!made) continue
+      practice.patterns.bringIn({
+        ...{ id: idFor('sample', kind), version: 1, horseId, side, visitId, name: `${label}, to look at` },
+        ...{ foot, ...made, workshop: {}, notes: '', archived: false, createdAt, updatedAt },
+      })
+      break
+    }
+  }
+}
+
+/** A shoe with what it comes to, where it can be made and nothing forbids it. */
+function tried(foot: Parameters<typeof planShoe>[0], shoe: ShoeInput) {
+  try {
+    const plan = planShoe(foot, shoe)
+    return plan.cautions.some(({ severity }) => severity === 'stop')
+      ? undefined
+      : { shoe, result: snapshotOf(plan) }
+  } catch (error) {
+    if (error instanceof ProblemError) return undefined
+    throw error
+  }
+}
