@@ -1,6 +1,7 @@
 export * from './text'
 export type { Vec } from './geometry/vector'
 export type { Caution, Severity } from './notices/caution'
+export { FIGURE_GROUPS, figuresIn } from './foot/figure-groups'
 export {
   FOOT_FIGURES,
   footFigure,

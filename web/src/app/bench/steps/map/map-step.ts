@@ -7,6 +7,8 @@ import {
   TIP_SOURCES,
   OPPOSITE,
   describeProblem,
+  FIGURE_GROUPS,
+  figuresIn,
   FOOT_FIGURES,
   type Animal,
   type Foot,
@@ -26,17 +28,6 @@ import { FigureField } from '../../figure-field'
 import { ChoiceRow } from '../look/choice-row'
 import { CaliperPanel } from './caliper-panel'
 import type { Side } from '@crescent/core'
-
-/** The refinements in the order of the work: cleaned first, then the wall, then seen from the side. */
-const GROUPS: { group: FootFigure['group']; title: string }[] = [
-  { group: 'widest', title: 'Apex and widest part' },
-  { group: 'outline', title: 'Outline' },
-  { group: 'wall', title: 'Wall and sole plane' },
-  { group: 'landmarks', title: 'Frog, bulbs and bone' },
-  { group: 'side', title: 'Seen from the side' },
-]
-/** Order within a group where it differs from that in which figures lean on each other. */
-const FIRST: FootFigureKey[] = ['frogApex', 'barsFromToe', 'arcFromToe', 'widestFromToe']
 
 /** Map: the five measurements, and the refinements with their defaults. */
 @Component({
@@ -199,17 +190,14 @@ export class MapStep {
   protected readonly heelMeasures = HEEL_MEASURES
   protected readonly tipSources = TIP_SOURCES
   protected readonly caliper = signal(false)
-  protected readonly groups = GROUPS
+  protected readonly groups = FIGURE_GROUPS
   protected readonly animals = ANIMALS
   protected readonly copyLast = benchActions.copyLast
   protected readonly mirror = benchActions.mirror
   protected readonly other = computed(() => OPPOSITE[this.side()])
   protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
 
-  protected figuresIn = (group: FootFigure['group']): readonly FootFigure[] =>
-    FOOT_FIGURES.filter((figure) => figure.group === group).sort(
-      (a, b) => FIRST.indexOf(a.key) - FIRST.indexOf(b.key),
-    )
+  protected readonly figuresIn = figuresIn
 
   /** A group with a fault in it must not hide it. */
   protected faulty(group: FootFigure['group']): boolean {
