@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { curvature, nearestParameter, tangent } from '../geometry/curve'
+import { curvature, tangent } from '../geometry/curve'
+import { nearestParameter } from '../testing/curve-search'
 import { placeAt, trackLength } from '../geometry/track'
 import { cross, distance } from '../geometry/vector'
 import { describeProblem } from '../notices/range'

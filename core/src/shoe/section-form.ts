@@ -1,6 +1,6 @@
 import type { Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
-import { CONCAVE, DENSITY } from './section'
+import { CONCAVE } from './section'
 import type { SectionShape } from '../terms/sections'
 
 /** What is missing at an edge of the bar: across the web and up its height, mm. */
@@ -95,10 +95,6 @@ export const sectionArea = (section: Section): number => formArea(barForm(sectio
 /** How far the section's centroid lies from its outer edge in mm: a bent bar's volume runs along its path. */
 export const centroidFromOuter = (section: Section): number => formCentroid(barForm(section))
 
-/** Grams in a millimetre of straight bar. */
-export const weightPerLength = (section: Section): number =>
-  sectionArea(section) * DENSITY[section.material] * 1e-6
-
 /** How high a place of the section is bent up off the ground, mm; u in from the outer rim. */
 export const liftAt = ({ bend }: Pick<SectionForm, 'bend'>, u: number): number =>
   bend ? Math.max(0, bend.from - u) * bend.slope : 0
@@ -148,10 +144,3 @@ export function sectionOutline(form: SectionForm): Vec[] {
   ]
   return corners.map(lifted)
 }
-
-/** A bevel no larger than these shares of the section allow. */
-export const bevelWithin = (
-  { width, thickness }: SectionForm,
-  [across, up]: Bevel,
-  most: readonly [number, number] = [0.9, 0.8],
-): Bevel => [Math.min(across, width * most[0]), Math.min(up, thickness * most[1])]

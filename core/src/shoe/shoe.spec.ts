@@ -13,8 +13,9 @@ import { checkFit, COIN, FIT_PRESETS, resolveFit, setBackBy } from './fit'
 import { profileVolume, volumeTo } from './profile'
 import { plainLay } from './lay'
 import { layRims, shoeBody } from './rims'
-import { checkSection } from './section'
-import { centroidFromOuter, sectionArea, weightPerLength } from './section-form'
+import type { Section } from '../records/shoe'
+import { checkSection, DENSITY } from './section'
+import { centroidFromOuter, sectionArea } from './section-form'
 
 const foot = (input: Partial<FootInput> = {}): Foot => {
   const read = readFoot({ ...FIVE_BY_FIVE, ...input })
@@ -23,6 +24,9 @@ const foot = (input: Partial<FootInput> = {}): Foot => {
 }
 
 const POUND_PER_FOOT = 453.59237 / 304.8
+
+/** Grams in a millimetre of straight bar. */
+const weightPerLength = (section: Section): number => sectionArea(section) * DENSITY[section.material] * 1e-6
 
 describe('section', () => {
   // Flat bar weights as handbooks list them: 3.4 lb per foot per square inch (Machinery's Handbook, flat bar tables).

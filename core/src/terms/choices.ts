@@ -45,7 +45,6 @@ export const DIAGNOSES = [
 
 export type Work = (typeof WORKS)[number]
 export type Going = (typeof GOINGS)[number]
-export type Living = (typeof LIVINGS)[number]
 export type Landing = (typeof LANDINGS)[number]
 export type Interference = (typeof INTERFERENCES)[number]
 export type Diagnosis = (typeof DIAGNOSES)[number]

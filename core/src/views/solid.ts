@@ -158,10 +158,8 @@ const turnedInsideOut = ({ corners, triangles }: Mesh): Mesh => ({
   triangles: triangles.map((_, i) => triangles[i - (i % 3) + [0, 2, 1][i % 3]!]!),
 })
 
-/** Volume inside a closed surface, mm3: the sum of the tetrahedra from the origin to its triangles. */
-export const meshVolume = (mesh: Mesh): number => Math.abs(signedVolume(mesh))
-
-function signedVolume({ corners, triangles }: Mesh): number {
+/** Volume inside a closed surface, mm3: the sum of the tetrahedra from the origin to its triangles; minus where it is inside out. */
+export function signedVolume({ corners, triangles }: Mesh): number {
   let six = 0
   for (let i = 0; i < triangles.length; i += 3) {
     const [a, b, c] = [corners[triangles[i]!]!, corners[triangles[i + 1]!]!, corners[triangles[i + 2]!]!]

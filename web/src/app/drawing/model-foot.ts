@@ -1,5 +1,4 @@
 import {
-  COMMON_SECTIONS,
   footMap,
   PLAIN_SHOE,
   planShoe,
@@ -28,8 +27,3 @@ export const MODEL_VIEW: View = { mirror: 1, toeY: MODEL_FOOT.foot.widestFromToe
 
 /** The model foot shod with a plain shoe, or with one that differs from it in this. */
 export const modelPlan = (shoe: Partial<ShoeInput> = {}): Plan => planShoe(MODEL, { ...PLAIN_SHOE, ...shoe })
-
-/** An aluminium bar, for what is not made of steel. */
-export const MODEL_ALUMINIUM = COMMON_SECTIONS.find(
-  ({ section }) => section.material === 'aluminium',
-)!.section

@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing'
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
-import { MODIFICATIONS, WORDS } from '@crescent/core'
+import { COMMON_SECTIONS, MODIFICATIONS, WORDS } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { MODEL_ALUMINIUM, modelPlan } from '../drawing/model-foot'
+import { modelPlan } from '../drawing/model-foot'
 import { settingsActions } from '../state/settings/settings.feature'
 import { show, STORE } from '../testing'
 import { HelpDialog } from './help-dialog'
@@ -50,6 +50,9 @@ async function drawn(picture: HelpPicture) {
   }
 }
 
+/** A bar for what is not made of steel. */
+const ALUMINIUM = COMMON_SECTIONS.find(({ section }) => section.material === 'aluminium')!.section
+
 describe('the pictures of help', () => {
   beforeEach(() => provide('map'))
 
@@ -91,7 +94,7 @@ describe('the pictures of help', () => {
 describe('the model foot', () => {
   it('can wear every modification', () => {
     for (const { kind } of MODIFICATIONS) {
-      const section = kind === 'four-rail-plate' ? { section: MODEL_ALUMINIUM } : {}
+      const section = kind === 'four-rail-plate' ? { section: ALUMINIUM } : {}
       expect(modelPlan({ ...section, modifications: [{ kind }] }).iron.cutLength, kind).toBeGreaterThan(200)
     }
   })

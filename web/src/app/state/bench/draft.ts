@@ -19,7 +19,6 @@ import {
   type StoredPattern,
   type TipSource,
   type VisitPage,
-  type WorkshopInput,
 } from '@crescent/core'
 
 /** The figures typed so far, possible or not, and the texts that could not be read as figures. */
@@ -127,13 +126,6 @@ function clearOfLook(input: FootInput, findings: readonly Finding[]): KeepClear[
 
 /** Something was measured of this foot. */
 export const isMeasured = ({ foot }: Draft): boolean => Object.keys(foot.figures).length > 0
-
-/** What a plan is made from. */
-export interface PlanInput {
-  foot: FootInput
-  shoe: ShoeInput
-  workshop: WorkshopInput
-}
 
 /** One change that can be taken back: what it was made to, on which foot, and how the feet it touched were before. */
 export interface Step {
