@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { Plan } from '../plan/plan'
 import type { ShoeInput } from '../records/shoe'
@@ -58,7 +59,7 @@ function sameFit(name: NonNullable<AdviceChange['fit']>, { fit, foot }: Plan): b
   return fit.behind === asked.behind && FIT_FIGURES.every(({ key }) => Math.abs(asked[key] - fit[key]) < SAME)
 }
 
-const drivenIn = ({ nails }: Plan, half: 'lateral' | 'medial'): number[] =>
+const drivenIn = ({ nails }: Plan, half: Half): number[] =>
   nails.filter(({ branch, driven }) => branch === half && driven).map(({ number }) => number)
 const list = (holes: readonly number[]): string => (holes.length === 0 ? 'none' : holes.join(', '))
 const same = (one: readonly number[], other: readonly number[]): boolean =>

@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import { placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
@@ -55,7 +56,7 @@ const pieces = (context: ShoeContext, values: Figures): ShoePart[] => {
   const [from, to] = runOf(values)
   const half = values.mouth / 2
   const inset = (): [number, number] => [values.fromRim - half, values.fromRim + half]
-  const at = (branch: 'lateral' | 'medial', share: number) => stationAt(context, branch, share)
+  const at = (branch: Half, share: number) => stationAt(context, branch, share)
   const piece = (label: string, a: number, b: number) => dressed(context, label, 'ground', a, b, inset)
   if (from > 1) return []
   return from === 0

@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import { inches } from '../units/length'
 import { round, stationAt, webMiddle } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
@@ -42,7 +43,7 @@ type Figures = FiguresOf<typeof fields>
 /** Middles of the studs, each with its name. */
 function places(context: ShoeContext, values: Figures): { label: string; at: readonly [number, number] }[] {
   const { share } = values
-  const on = (branch: 'lateral' | 'medial', where: number) =>
+  const on = (branch: Half, where: number) =>
     webMiddle(context, stationAt(context, branch, where))
   const outer = { label: 'Outer heel stud', at: on('lateral', share) }
   const inner = { label: 'Inner heel stud', at: on('medial', share) }

@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import { MODIFICATIONS } from '../modifications/index'
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { Plan } from './plan'
@@ -95,7 +96,7 @@ function modificationDifferences(one: Plan, other: Plan): Difference[] {
 function nailDifferences(one: Plan, other: Plan): Difference[] {
   const school = (plan: Plan) =>
     SCHOOLS_OF_NAILING.find(({ name }) => name === plan.nailing.school)?.label ?? plan.nailing.school
-  const driven = (plan: Plan, branch: 'lateral' | 'medial') =>
+  const driven = (plan: Plan, branch: Half) =>
     plan.nails
       .filter((nail) => nail.branch === branch && nail.driven)
       .map(({ number }) => number)

@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import { FROM_ENDS, LEAST_APART } from '../nails/holes'
 import { resolveNails, withHole } from '../nails/nail-plan'
 import type { Plan } from './plan'
@@ -124,7 +125,7 @@ export function withFigure(shoe: ShoeInput, path: string, value: number, plan: P
     return { ...shoe, modifications }
   }
   const nails = resolveNails(shoe.nails)
-  const branch = name as 'lateral' | 'medial'
+  const branch = name as Half
   const changed = withHole(nails[branch], Number(key), figure as 'fromToe', value)
   return { ...shoe, nails: { ...nails, [branch]: changed } }
 }

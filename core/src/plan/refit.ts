@@ -1,3 +1,4 @@
+import type { Half } from '../terms/half'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import { planShoe } from './plan'
@@ -14,7 +15,7 @@ import { modification } from '../modifications/index'
 export function refit(shoe: ShoeInput, from: FootInput, to: FootInput | undefined): ShoeInput {
   const share = to ? to.width / from.width : 1
   const { nails, ...rest } = shoe
-  const branch = (which: 'lateral' | 'medial') => {
+  const branch = (which: Half) => {
     const given = nails?.[which]
     if (given === undefined || Array.isArray(given)) return given
     const { holes, driven } = given

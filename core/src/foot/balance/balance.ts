@@ -1,3 +1,4 @@
+import type { Half } from '../../terms/half'
 import type { FootFigureKey } from '../figures'
 import type { Foot } from '../measurements'
 import type { WidestPart } from '../widest-part'
@@ -12,7 +13,7 @@ export interface HeelEnds {
 
 /** One heel end against the lines it should reach. */
 export interface HeelSupport {
-  branch: 'lateral' | 'medial'
+  branch: Half
   /** Behind the buttress line, mm; minus ends before it. */
   behindButtress: number
   /** Short of the plumb line of the bulbs, mm; minus lies beyond it. */
