@@ -68,3 +68,20 @@ describe('asymmetry', () => {
     expect(uneven.find(({ region }) => region === 'quarter')!.most).toBeCloseTo(5, 1)
   })
 })
+
+describe('the band between two outlines', () => {
+  it('runs from one to the other over a whole stretch, its ends included, as wide as it says', () => {
+    const one = outlineOf({})
+    const other = outlineOf({ width: 131 })
+    for (const { band, most, region } of compareOutlines(one, other)) {
+      expect(band.length, region).toBeGreaterThanOrEqual(13)
+      const wide = band.map(([a, b]) => Math.hypot(a[0] - b[0], a[1] - b[1]))
+      expect(Math.max(...wide), region).toBeGreaterThan(Math.abs(most) - 0.05)
+      expect(Math.max(...wide), region).toBeLessThan(Math.abs(most) + 0.3)
+    }
+    const ends = compareOutlines(one, other).map(({ band }) => [band[0]![0], band.at(-1)![0]] as const)
+    // Stretch joins stretch: the toe of one half meets that of the other.
+    const toes = ends.flat().filter(([x]) => Math.abs(x) < 0.5)
+    expect(toes.length).toBeGreaterThanOrEqual(2)
+  })
+})

@@ -123,3 +123,77 @@ describe('the bulbs', () => {
     expect(landmarks.bulbY).toBeCloseTo(back, 6)
   })
 })
+
+describe('what is pulled', () => {
+  const NUDGE = 0.5
+  it.each(KINDS)('of a %s moves with the hand, along the way it says', (kind) => {
+    const plan = planOf(kind)
+    const [own] = plan.modifications
+    for (const { field, point, along, per = 1, view } of own!.handles) {
+      const value = own!.values[field] as number
+      const [low, high] = own!.ranges[field]!
+      const by = value + NUDGE * per <= high && value + NUDGE * per >= low ? NUDGE * per : -NUDGE * per
+      const next = planOf(kind, { ...(own!.values as Record<string, number>), [field]: value + by })
+      const moved = next.modifications[0]!.handles.find(
+        (one) => one.field === field && one.view === view,
+      )!.point
+      const travelled = (moved[0] - point[0]) * along[0] + (moved[1] - point[1]) * along[1]
+      expect(travelled * Math.sign(by / per), `${kind} ${field}`).toBeGreaterThan(NUDGE * 0.5)
+    }
+  })
+})
+
+describe('the frog plate', () => {
+  const { landmarks } = made([])
+  /** From a point to the nearest place of the frog's edge, in steps of a twentieth of each of its chords. */
+  const toEdge = (point: Vec): number => {
+    let least = Infinity
+    landmarks.frog.forEach(([x, y], i) => {
+      const [u, v] = landmarks.frog[(i + 1) % landmarks.frog.length]!
+      for (let k = 0; k <= 20; k++)
+        least = Math.min(least, distance(point, [x + ((u - x) * k) / 20, y + ((v - y) * k) / 20]))
+    })
+    return least
+  }
+
+  it.each([0.5, 2, 5])('stays %s mm inside the frog, and goes as far out as that lets it', (inset) => {
+    const plan = made([{ kind: 'heart-bar', inset, apexGap: 5 }])
+    const plate = plan.parts.find(({ label }) => label === 'Frog plate')!.edge
+    const front = Math.min(...plate.map(([, y]) => y))
+    // Its neck behind the frog's widest place goes on to the bar.
+    const beside = plate.filter(([x, y]) => y > front + 12 && Math.abs(x) > 1)
+    expect(beside.length).toBeGreaterThan(12)
+    for (const point of beside) expect(toEdge(point)).toBeGreaterThan(inset - 0.1)
+    expect(Math.min(...beside.map(toEdge))).toBeLessThan(inset + 1)
+  })
+})
+
+describe('the hindmost place', () => {
+  it.each(['egg-bar', 'hinged-expander', 'straight-bar', 'heart-bar', 'trailer'])(
+    'of a shoe with %s is where its steel ends',
+    (kind) => {
+      const plan = planOf(kind)
+      const ys = [
+        ...plan.outline.whole.flat(),
+        ...plan.parts.filter(({ layer }) => layer === 'bar').flatMap(({ edge }) => edge),
+      ]
+      const rear = Math.min(...ys.map(([, y]) => y))
+      expect(Math.abs(plan.balance.behind + rear), kind).toBeLessThan(HIND[kind] ?? 1)
+    },
+  )
+})
+/** A trailer's corners are boxed: its steel is counted to the middle of its end, mm. */
+const HIND: Record<string, number> = { trailer: 2.5 }
+
+describe('the frog', () => {
+  it('is as wide and as long as it was measured, and lies behind its apex', () => {
+    const { foot, landmarks } = made([], { foot: { frogWidth: 60, frogLength: 80 } })
+    const xs = landmarks.frog.map(([x]) => x)
+    const ys = landmarks.frog.map(([, y]) => y)
+    expect(Math.max(...xs) - Math.min(...xs)).toBeGreaterThan(58)
+    expect(Math.max(...xs) - Math.min(...xs)).toBeLessThan(62)
+    expect(Math.max(...ys)).toBeCloseTo(foot.widestFromToe - foot.frogApex, 6)
+    expect(Math.max(...ys) - Math.min(...ys)).toBeLessThan(82)
+    expect(Math.max(...ys) - Math.min(...ys)).toBeGreaterThan(76)
+  })
+})

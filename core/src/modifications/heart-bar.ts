@@ -53,10 +53,9 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   if (!bar) return []
   const front = bar.edge[1]![1]
   const foremost = drawnInTip(frog, inset)
-  if (foremost === undefined) return []
   const tip = Math.min(foremost, frogApex[1] - apexGap)
   if (tip <= front) return []
-  const [lateral, medial] = ([1, -1] as const).map((sign): Vec[] => {
+  const sideOf = (sign: 1 | -1): Vec[] => {
     // The frog drawn in, from its point back: how far it reaches on this side.
     const rows = Array.from({ length: ROWS + 1 }, (_, row) => foremost + ((front - foremost) * row) / ROWS)
     const known = rows.flatMap((y) => {
@@ -75,9 +74,12 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
       const clear = liesIn(frog, sign * reach, y, Math.max(0, inset - HOLLOW))
       return [[sign * (clear ? reach : Math.min(reach, drawnInAt(frog, inset, y, sign) ?? reach)), y]]
     })
-  })
-  const last = { lateral: lateral?.at(-1), medial: medial?.at(-1) }
-  if (!lateral || !medial || !last.lateral || !last.medial) return []
+  }
+  const lateral = sideOf(1)
+  // A frog as it is mapped is even about its middle line: one side says what the other is.
+  const medial = isEven(frog) ? lateral.map(([x, y]): Vec => [-x, y]) : sideOf(-1)
+  const last = { lateral: lateral.at(-1), medial: medial.at(-1) }
+  if (!last.lateral || !last.medial) return []
   const neck = ([x, y]: Vec): Vec[] => {
     if (y <= front) return []
     const sign = x < 0 ? -1 : 1
@@ -88,6 +90,13 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   const both = medial.filter(([x], i) => x < lateral[i]![0])
   return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
 })
+
+/** Whether a closed line is the same from its other end, mirrored in the middle line. */
+const isEven = (edge: readonly Vec[]): boolean =>
+  edge.every(([x, y], i) => {
+    const [u, v] = edge[edge.length - 1 - i]!
+    return Math.abs(x + u) < 1e-9 && Math.abs(y - v) < 1e-9
+  })
 
 /**
  * Whether a point lies at least so far inside a closed line. Plain numbers: it is asked hundreds of times a plan, and most
@@ -162,10 +171,10 @@ function nearEdge(ax: number, ay: number, bx: number, by: number, inset: number)
 const notBehind = (x: number, first: number): number => (x >= 0 && x < first ? x : first)
 
 /** The foremost height at which anything is left on the middle line of a frog drawn in, from where it is widest. */
-function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
+function drawnInTip(frog: readonly Vec[], inset: number): number {
   const apex = Math.max(...frog.map(([, y]) => y))
   const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
-  if (!liesIn(frog, 0, widest, inset)) return undefined
+  // No inset that is possible takes all of its widest place.
   let [low, high] = [widest, apex]
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2

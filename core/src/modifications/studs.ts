@@ -43,8 +43,7 @@ type Figures = FiguresOf<typeof fields>
 /** Middles of the studs, each with its name. */
 function places(context: ShoeContext, values: Figures): { label: string; at: readonly [number, number] }[] {
   const { share } = values
-  const on = (branch: Half, where: number) =>
-    webMiddle(context, stationAt(context, branch, where))
+  const on = (branch: Half, where: number) => webMiddle(context, stationAt(context, branch, where))
   const outer = { label: 'Outer heel stud', at: on('lateral', share) }
   const inner = { label: 'Inner heel stud', at: on('medial', share) }
   if (values.place === 'outer heel') return [outer]

@@ -247,3 +247,22 @@ describe('cautions', () => {
     if (code !== 'hot-seating') expect(codes(plan())).not.toContain(code)
   })
 })
+
+describe('rules of thumb', () => {
+  it('speak of what this workshop cuts: its loss and its correction are in the plain cut', () => {
+    const none = plan({}, {}, { scaleLoss: 0, correction: 0 }).iron
+    const some = plan({}, {}, { scaleLoss: 3, correction: 2 }).iron
+    expect(some.plainCut - none.plainCut).toBeCloseTo(5, 9)
+    expect(some.rules[0]!.difference - none.rules[0]!.difference).toBeCloseTo(-5, 9)
+  })
+})
+
+describe('the wall', () => {
+  it('is thinner at the heels than at the toe unless it was measured, and no thicker than a foot can have', () => {
+    const { foot } = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
+    expect(foot.heelWallThickness).toBeLessThan(foot.wallThickness)
+    expect(foot.toeWallThickness).toBeGreaterThan(foot.wallThickness)
+    for (const key of ['heelWallThickness', 'medialWallThickness'] as const)
+      expect(problemsOf(() => planShoe({ ...FIVE_BY_FIVE, [key]: 24 }, PLAIN_SHOE))).toEqual([`foot.${key}`])
+  })
+})
