@@ -96,3 +96,22 @@ it.each(['rolled-toe', 'perimeter-bevel', 'boxing', 'safeing', 'crease', 'seatin
     }
   },
 )
+
+describe('what nobody gave a figure for', () => {
+  it('is made as the trade makes it', () => {
+    const valuesOf = (kind: string, asked = {}) => made([{ kind }], asked).modifications[0]!.values
+    // Rails of 3/8 in (from memory); a crease 7 mm wide, a third of a narrow bar.
+    expect(valuesOf('four-rail-plate', { section: ALUMINIUM })['rail']).toBeCloseTo(inches(3 / 8), 9)
+    expect(valuesOf('crease', { section: { width: 25.4 } })['mouth']).toBe(7)
+    expect(valuesOf('crease', { section: { width: 18 } })['mouth']).toBeCloseTo(18 * 0.34, 9)
+  })
+
+  it('a cross bar is a rod of a quarter inch across the foot, its first one level with the drill plates', () => {
+    const plan = made([{ kind: 'hinged-expander' }])
+    const rod = part(plan, 'Cross bar 1').edge
+    expect(extent(rod, 1).span).toBeCloseTo(inches(1 / 4), 9)
+    expect(extent(rod, 0).from).toBeCloseTo(-extent(rod, 0).to, 9)
+    const plate = extent(part(plan, 'Outer drill plate').edge, 1)
+    expect((extent(rod, 1).from + extent(rod, 1).to) / 2).toBeCloseTo((plate.from + plate.to) / 2, 9)
+  })
+})

@@ -2,13 +2,13 @@ import type { Type } from '@angular/core'
 import type { FootInput, Handle, Plan } from '@crescent/core'
 
 /** A component of a step, brought when it is first shown. It takes what it needs from the desk and its services. */
-export type Brought = () => Promise<Type<unknown>>
+export type Shown = () => Promise<Type<unknown>>
 
 /** One way of looking at foot and shoe within a step. */
 export interface BenchView {
   key: string
   label: string
-  drawing: Brought
+  drawing: Shown
   /** It is read like a page: on a phone it is as tall as what is in it. */
   flow?: boolean
   /** It is fetched when somebody looks, not ahead of that. */
@@ -28,13 +28,13 @@ export interface BenchStep {
   /** Whose steps undo takes back. */
   undoes: 'look' | 'bench'
   /** What is measured and chosen. */
-  panel: Brought
+  panel: Shown
   /** What is seen; the first view unless another was chosen. */
   views: readonly [BenchView, ...BenchView[]]
   /** What stands beside the drawing. */
-  beside: Brought
+  beside: Shown
   /** What of this step stands in the slip, above what was agreed. */
-  inSlip?: Brought
+  inSlip?: Shown
   /** Widest part and breakover are drawn on the sole: the step in which they are judged. */
   judgesBalance?: boolean
   /** What can be taken hold of on the sole. */

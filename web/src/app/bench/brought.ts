@@ -8,13 +8,13 @@ import {
   type Type,
   untracked,
 } from '@angular/core'
-import type { Brought } from './bench-step'
+import type { Shown } from './bench-step'
 
 /** Parts that are here already: shown again without waiting. */
-const here = new WeakMap<Brought, Type<unknown>>()
+const here = new WeakMap<Shown, Type<unknown>>()
 
 /** Fetches a part, so that it is there when it is wanted. */
-export async function bring(part: Brought): Promise<Type<unknown>> {
+export async function bring(part: Shown): Promise<Type<unknown>> {
   const type = here.get(part) ?? (await part())
   here.set(part, type)
   return type
@@ -49,7 +49,7 @@ export async function bring(part: Brought): Promise<Type<unknown>> {
   `,
 })
 export class Brought {
-  readonly part = input.required<Brought>()
+  readonly part = input.required<Shown>()
   protected readonly type = signal<Type<unknown> | undefined>(undefined)
   protected readonly lost = signal(false)
 
@@ -62,7 +62,7 @@ export class Brought {
 
   protected fetch = (): void => this.show(this.part())
 
-  private show(part: Brought): void {
+  private show(part: Shown): void {
     this.lost.set(false)
     this.type.set(here.get(part))
     if (this.type()) return

@@ -1,4 +1,4 @@
-import type { BenchView, Brought } from '../bench-step'
+import type { BenchView, Shown } from '../bench-step'
 
 /** The sole: the same drawing in every step, with that step's handles. */
 export const SOLE_VIEW: BenchView = {
@@ -8,4 +8,4 @@ export const SOLE_VIEW: BenchView = {
 }
 
 /** The slip beside every step that has a plan. */
-export const planSlip: Brought = () => import('../slip/plan-slip').then((m) => m.PlanSlip)
+export const planSlip: Shown = () => import('../slip/plan-slip').then((m) => m.PlanSlip)
