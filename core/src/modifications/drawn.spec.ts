@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { planeArea } from '../geometry/plane-area'
 import { distance, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
-import { barFor, inMm, made } from '../testing/made'
+import { barFor, inMm, made, problemsOf } from '../testing/made'
 import { MODIFICATIONS } from './index'
 import { signedVolume, solidOf } from '../views/solid'
 
@@ -165,6 +165,23 @@ describe('the frog plate', () => {
     expect(beside.length).toBeGreaterThan(12)
     for (const point of beside) expect(toEdge(point)).toBeGreaterThan(inset - 0.1)
     expect(Math.min(...beside.map(toEdge))).toBeLessThan(inset + 1)
+  })
+})
+
+describe('a frog plate under a short wide frog, whose cleft comes near its widest place', () => {
+  it.each([
+    [30, 9],
+    [48, 12],
+    [60, 18],
+    [78, 21],
+  ])('%s mm wide, drawn in %s mm, is refused in words or weighs something', (frogWidth, inset) => {
+    const asked = { foot: { frogWidth, frogLength: 62, frogApex: 30 } }
+    const problems = problemsOf([{ kind: 'heart-bar', inset }], asked)
+    for (const { message } of problems) expect(message).toContain('room')
+    if (problems.length === 0) {
+      const { iron } = made([{ kind: 'heart-bar', inset }], asked)
+      expect(iron.weight).toBeGreaterThan(made([], asked).iron.weight)
+    }
   })
 })
 

@@ -53,6 +53,7 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   if (!bar) return []
   const front = bar.edge[1]![1]
   const foremost = drawnInTip(frog, inset)
+  if (foremost === undefined) return []
   const tip = Math.min(foremost, frogApex[1] - apexGap)
   if (tip <= front) return []
   const sideOf = (sign: 1 | -1): Vec[] => {
@@ -171,10 +172,11 @@ function nearEdge(ax: number, ay: number, bx: number, by: number, inset: number)
 const notBehind = (x: number, first: number): number => (x >= 0 && x < first ? x : first)
 
 /** The foremost height at which anything is left on the middle line of a frog drawn in, from where it is widest. */
-function drawnInTip(frog: readonly Vec[], inset: number): number {
+function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
   const apex = Math.max(...frog.map(([, y]) => y))
   const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
-  // No inset that is possible takes all of its widest place.
+  // A short wide frog has its cleft near its widest place: drawn in far, nothing of it may be left.
+  if (!liesIn(frog, 0, widest, inset)) return undefined
   let [low, high] = [widest, apex]
   for (let i = 0; i < HALVINGS; i++) {
     const middle = (low + high) / 2

@@ -1,30 +1,31 @@
-import { MODIFICATIONS, planShoe, ProblemError, snapshotOf, type ShoeInput } from '@crescent/core'
+import {
+  COMMON_SECTIONS,
+  MODIFICATIONS,
+  PLAIN_SHOE,
+  planShoe,
+  ProblemError,
+  snapshotOf,
+  type ShoeInput,
+} from '@crescent/core'
 import type { Practice } from '../practice'
 import { idFor } from './made-up'
 
-const PLAIN: ShoeInput = {
-  section: { shape: 'flat', width: 19.05, thickness: 7.9375, material: 'steel' },
-  fit: 'general',
-}
 /** Bars to try a modification on, the plain one first. */
-const BARS: readonly ShoeInput['section'][] = [
-  PLAIN.section,
-  { shape: 'flat', width: 25.4, thickness: 9.525, material: 'steel' },
-  { shape: 'flat', width: 25.4, thickness: 12.7, material: 'aluminium' },
-]
+const SECTIONS = [PLAIN_SHOE.section, ...COMMON_SECTIONS.map(({ section }) => section)]
 
 /**
  * A modification that no horse of the demo wears has a pattern all the same, with its defaults, among the first ones of a
  * foot it can be made for: a new one is there to be looked at without the demo being written anew.
  */
 export function seedSamples(practice: Practice): void {
-  const patterns = practice.patterns.list()
+  // The oldest first: what a horse wears now stays the newest of its foot.
+  const patterns = practice.patterns.list('1 ORDER BY created_at')
   const worn = new Set(patterns.flatMap(({ shoe }) => (shoe.modifications ?? []).map(({ kind }) => kind)))
   for (const { kind, label } of MODIFICATIONS.filter((one) => !worn.has(one.kind))) {
     for (const { horseId, visitId, side, foot, createdAt, updatedAt } of patterns) {
-      const made = BARS.map((section) => tried(foot, { ...PLAIN, section, modifications: [{ kind }] })).find(
-        Boolean,
-      )
+      const made = SECTIONS.map((section) =>
+        tried(foot, { ...PLAIN_SHOE, section, modifications: [{ kind }] }),
+      ).find(Boolean)
       if (!made) continue
       practice.patterns.bringIn({
         ...{ id: idFor('sample', kind), version: 1, horseId, side, visitId, name: `${label}, to look at` },
