@@ -17,8 +17,8 @@ export interface FootOutline {
   medialWidest: number
 }
 
-/** Steps on each of the four pieces: about 4 mm apart on a horse’s foot, chords within 0.04 mm of the curve. */
-const STEPS = 24
+/** Steps on each of the four pieces: about 5 mm apart on a horse’s foot, chords within 0.08 mm of the curve. */
+const STEPS = 20
 
 /**
  * Draws the outline through the toe, both widest points and both buttresses, with an unbroken direction.
