@@ -20,3 +20,6 @@ export const versionSchema = z.number().int().min(0)
 
 /** Set by the server; ignored when sent. */
 export const stampSchema = z.iso.datetime().optional()
+
+/** What stands in every record. */
+export const stored = { id: idSchema, version: versionSchema, createdAt: stampSchema, updatedAt: stampSchema }

@@ -1,11 +1,10 @@
 import { FOOT_WORKS } from '../terms/work'
 import * as z from 'zod'
-import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
+import { daySchema, idSchema, lineSchema, stored, textSchema } from './common'
 import { animalSchema, breakoverSchoolSchema, footSchema, sideSchema } from './foot'
 import { shoeSchema, workshopSchema } from './shoe'
 
 const name = lineSchema.min(1, 'A name is needed')
-const stored = { id: idSchema, version: versionSchema, createdAt: stampSchema, updatedAt: stampSchema }
 
 export const ownerSchema = z
   .object({

@@ -1,20 +1,14 @@
 import * as z from 'zod'
 import { FIT_NAMES } from '../terms/fits'
-import { MATERIALS, SECTION_SHAPES } from '../terms/sections'
 import { WAYS_BACK } from '../terms/ways-back'
 import { NAIL_SCHOOL_NAMES } from '../terms/nail-schools'
 import { NAIL_RANGES } from '../terms/nail-ranges'
+import { sectionSchema, type Section } from './section'
+import { sectionOf, sizeFactsSchema } from './size'
+
+export { sectionSchema, type Section } from './section'
 
 const mm = z.number().describe('mm')
-
-export const sectionSchema = z
-  .object({
-    shape: z.enum(SECTION_SHAPES),
-    width: mm,
-    thickness: mm,
-    material: z.enum(MATERIALS),
-  })
-  .strict()
 
 /** The numbers behind a fit; those left out come from the general fit. */
 export const fitNumbersSchema = z
@@ -54,9 +48,8 @@ const branchNailsSchema = z.union([
     .strict(),
 ])
 
-export const shoeSchema = z
-  .object({
-    section: sectionSchema,
+/** What is said of a shoe beside what it is made of. */
+const design = {
     fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
     modifications: z
       .array(z.object({ kind: z.string() }).catchall(z.union([z.string(), z.number()])))
@@ -70,8 +63,53 @@ export const shoeSchema = z
       })
       .strict()
       .optional(),
+}
+
+/** A factory shoe as it lies in the box: its facts are copied, so that a table changed later changes no record. */
+const sizeStockSchema = z
+  .object({
+    kind: z.literal('size'),
+    facts: sizeFactsSchema,
+    sizeId: z.uuid().optional().describe('of the table it was taken from'),
+    cutOff: z
+      .object({ lateral: mm.optional(), medial: mm.optional() })
+      .strict()
+      .optional()
+      .describe('cut off each heel, mm along the centreline'),
   })
   .strict()
+
+const barStockSchema = z.object({ kind: z.literal('bar'), section: sectionSchema }).strict()
+
+/** As it may be sent: a bar by itself or as its stock, or a factory size. */
+const sentShoeSchema = z
+  .object({
+    section: sectionSchema.optional(),
+    stock: z.discriminatedUnion('kind', [barStockSchema, sizeStockSchema]).optional(),
+    ...design,
+  })
+  .strict()
+
+/** As it is kept: the section is always there, a factory size beside it where it is one. */
+const keptShoeSchema = z
+  .object({ section: sectionSchema, stock: sizeStockSchema.optional(), ...design })
+  .strict()
+
+export const shoeSchema = sentShoeSchema
+  .transform((shoe, context) => {
+    const { stock, section, ...rest } = shoe
+    if (stock?.kind === 'size') return { ...rest, section: sectionOf(stock.facts), stock }
+    const bar: Section | undefined = stock?.section ?? section
+    if (bar) return { ...rest, section: bar }
+    context.addIssue({
+      code: 'custom',
+      path: ['section'],
+      message: 'A bar or a factory size is needed to make a shoe of',
+      input: shoe,
+    })
+    return z.NEVER
+  })
+  .pipe(keptShoeSchema)
 
 const within = ([low, high]: readonly [number, number]) => z.number().min(low).max(high)
 
@@ -95,8 +133,8 @@ export const workshopSchema = z
   })
   .strict()
 
-export type Section = z.infer<typeof sectionSchema>
 export type NailSize = z.infer<typeof nailSizeSchema>
 export type FitNumbers = z.infer<typeof fitNumbersSchema>
+export type SizeStock = z.infer<typeof sizeStockSchema>
 export type ShoeInput = z.infer<typeof shoeSchema>
 export type WorkshopInput = z.infer<typeof workshopSchema>

@@ -3,8 +3,8 @@ import type { Problem } from '../notices/problem'
 import type { Section } from '../records/shoe'
 import type { Material } from '../terms/sections'
 
-/** kg/m3: steel and aluminium alloys, EN 1991-1-1 Table A.4. */
-export const DENSITY: Record<Material, number> = { steel: 7850, aluminium: 2700 }
+/** kg/m3: steel and aluminium alloys, EN 1991-1-1 Table A.4; cast polyurethane from memory. */
+export const DENSITY: Record<Material, number> = { steel: 7850, aluminium: 2700, polymer: 1200 }
 
 /**
  * A concave section lies full width on the foot; its ground face is narrower, and the inner side slopes up from it

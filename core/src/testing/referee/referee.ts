@@ -14,7 +14,7 @@ const ACROSS = 120
 const UP = 0.04
 
 /** Densities, g/mm3 (EN 1991-1-1 Table A.4). */
-const DENSITY = { steel: 7.85e-3, aluminium: 2.7e-3 }
+const DENSITY = { steel: 7.85e-3, aluminium: 2.7e-3, polymer: 1.2e-3 }
 
 const clamp = (u: number): number => Math.min(1, Math.max(0, u))
 /** How much of an edge is missing at a distance from it. */
