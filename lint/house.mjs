@@ -22,6 +22,7 @@ export const HOUSE = [
       'views',
       'look',
       'advice',
+      'sizes',
       'text',
       'solid',
       'index',

@@ -177,3 +177,19 @@ export type { NailSchoolName } from './terms/nail-schools'
 export { NAIL_RANGES } from './terms/nail-ranges'
 export type { FitName } from './terms/fits'
 export type { Material, SectionShape } from './terms/sections'
+export { rankSizes, type RankedSize } from './sizes/rank'
+export { weighed, type SizeUse, type SizeWeights } from './sizes/use'
+export { checkSize, SIZE_RANGES } from './shoe/check-size'
+export { lengthFromSold, soldMeasures, soldWidth, type SoldMeasures } from './shoe/as-sold'
+export {
+  bends,
+  SIZE_CLIPS,
+  SIZE_FEET,
+  SIZE_FEET_LABELS,
+  SIZE_KINDS,
+  SIZE_KIND_LABELS,
+} from './terms/size-kinds'
+export type { SizeFeet, SizeKind } from './terms/size-kinds'
+export type { SizeFacts, SizeHole } from './records/size'
+export type { Size } from './records/size-record'
+export type { SizeStock } from './records/shoe'

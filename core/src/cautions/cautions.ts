@@ -6,6 +6,7 @@ import { fitCautions } from './fit-cautions'
 import { footCautions } from './foot-cautions'
 import { ironCautions } from './iron-cautions'
 import { nailCautions } from './nail-cautions'
+import { sizeCautions } from './size-cautions'
 import { togetherCautions } from './together-cautions'
 
 /** Every rule; a new one is one file and one line here. */
@@ -17,6 +18,7 @@ const RULES: readonly CautionRule[] = [
   footCautions,
   balanceCautions,
   fitCautions,
+  sizeCautions,
   ironCautions,
 ]
 

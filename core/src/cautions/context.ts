@@ -7,7 +7,7 @@ import type { FootOutline } from '../foot/outline'
 import type { Nailing } from '../nails/nailing'
 import type { Nail } from '../nails/nails'
 import type { Cover } from '../shoe/cover'
-import type { Section } from '../records/shoe'
+import type { Section, SizeStock } from '../records/shoe'
 import type { SuggestedSection } from '../shoe/common-sections'
 import type { Fit } from '../shoe/fit'
 import type { Rims } from '../shoe/rims'
@@ -21,6 +21,7 @@ export interface CautionContext {
   widest: WidestPart
   balance: Balance
   section: Section
+  stock?: SizeStock
   suggestion: SuggestedSection
   fit: Fit
   rims: Rims

@@ -7,6 +7,7 @@ import type { Section } from '../records/shoe'
 import type { ShoePart, WorkMark } from '../modifications/modification'
 import { profileVolume, volumeTo, type Profile } from '../shoe/profile'
 import { toeStation, type Rims } from '../shoe/rims'
+import type { SoldMeasures } from '../shoe/as-sold'
 import { DENSITY } from '../shoe/section'
 import { sectionArea } from '../shoe/section-form'
 import { inches } from '../units/length'
@@ -65,6 +66,14 @@ export interface Iron {
   plainCut: number
   rules: RuleOfThumb[]
   marks: BarMark[]
+  /** A factory shoe: wider than it lies in the box by this at its widest, mm; minus closes. */
+  openBy?: number
+  /** How far each heel reaches beyond where the fit ends, along the branch, mm; minus falls short. */
+  heelLeft?: Record<Half, number>
+  /** What of it is worth cutting off, mm. */
+  heelToCut?: Record<Half, number>
+  /** What it measures in the box. */
+  asSold?: SoldMeasures
 }
 
 /**

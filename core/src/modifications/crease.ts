@@ -73,6 +73,7 @@ const LEAST_LAND = 1.5
 /** A groove in the ground surface that holds the nail heads and grips. */
 export const crease = modificationOf({
   kind: 'crease',
+  ofBar: true,
   group: 'surfaces',
   label: 'Crease',
   purpose: 'A groove in the ground surface: nail heads sink in it, dirt in it grips.',

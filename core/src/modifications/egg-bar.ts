@@ -32,6 +32,7 @@ export function eggMeasure(context: ShoeContext): number {
 /** The outline closed behind the heels in an oval. */
 export const eggBar = modificationOf({
   kind: 'egg-bar',
+  ofBar: true,
   group: 'heels',
   label: 'Egg bar',
   purpose: 'Closed behind the heels in an oval: bearing back to the plumb line of the bulbs.',

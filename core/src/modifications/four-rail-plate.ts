@@ -86,6 +86,7 @@ function raised(context: ShoeContext, values: Figures): number {
 /** Aluminium plate with four rails for founder: breakover far back, the back of the foot raised and supported. */
 export const fourRailPlate = modificationOf({
   kind: 'four-rail-plate',
+  ofBar: true,
   group: 'plates',
   label: 'Four-rail plate',
   purpose:

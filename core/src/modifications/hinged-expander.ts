@@ -89,6 +89,7 @@ export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'st
 /** A shoe in two halves that opens the heels bar by bar. */
 export const hingedExpander = modificationOf({
   kind: 'hinged-expander',
+  ofBar: true,
   group: 'plates',
   label: 'Hinged heel expander',
   purpose: 'Two halves hinged at the toe, opened bar by bar: contracted heels in a foot that is kept soft.',

@@ -28,6 +28,8 @@ export interface ShoeContext {
   landmarks: Landmarks
   fit: Fit
   section: Section
+  /** It is a factory shoe, not turned from a bar. */
+  ofSize: boolean
   rims: Rims
   /** The plain shoe, before any modification. */
   plain: Rims
@@ -162,6 +164,8 @@ export interface ModificationWith<V> {
   excludes?: Readonly<Record<string, string>>
   /** What it brings to a shoe that advice may ask for or speak against. */
   brings?: readonly Trait[]
+  /** Its metal is drawn, upset or turned while the bar is straight: no factory shoe is made so. */
+  ofBar?: true
   /** Kinds it may stand beside with a warning. */
   warns?: Readonly<Record<string, string>>
   /** Why it cannot be made for this foot and shoe, where it cannot. */

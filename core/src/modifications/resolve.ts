@@ -31,6 +31,13 @@ export function resolveModifications(
       problems.push({ path: `${path}.kind`, message: `“${kind}” is not a modification that can be planned` })
       return
     }
+    if (found.ofBar && context.ofSize) {
+      problems.push({
+        path: `${path}.kind`,
+        message: `${found.label}: it is made while the bar is straight; take a bar, a factory shoe has no steel for it`,
+      })
+      return
+    }
     const earlier = chosen.find((one) => clashOf(one.modification.kind, kind))
     if (earlier) {
       const reason = clashOf(earlier.modification.kind, kind)!

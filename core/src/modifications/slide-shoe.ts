@@ -102,6 +102,7 @@ const THICKENS = blended([
 /** Slide shoe for hind feet: wide slick toe or narrow toe with hold, narrow open heels, long branches. */
 export const slideShoe = modificationOf({
   kind: 'slide-shoe',
+  ofBar: true,
   group: 'branches',
   label: 'Slide shoe',
   purpose:

@@ -165,6 +165,7 @@ function innerCut({ track: t, medialBend }: OuterRim, y: number): number {
 /** Lateral trailer: the outer heel turned out behind the buttress. */
 export const trailer = modificationOf({
   kind: 'trailer',
+  ofBar: true,
   group: 'heels',
   label: 'Lateral trailer',
   purpose: 'The outer heel turned out behind the buttress: steadies a foot that twists or rolls outward.',

@@ -34,6 +34,7 @@ const FULL = 0.5
 /** The outer branch spread, the inner one narrowed: for a foot loaded on its outside. */
 export const wideOuterBranch = modificationOf({
   kind: 'wide-outer-branch',
+  ofBar: true,
   group: 'branches',
   label: 'Wide outer branch',
   purpose: 'More ground under the outer side, less under the inner: for a foot loaded on its outside.',

@@ -44,6 +44,7 @@ const webs = (section: ShoeContext['section'], { toeWeb, heelWeb }: Figures) =>
 /** Toe upset wide, branches drawn narrow: the heels sink where the going is soft. */
 export const wideToe = modificationOf({
   kind: 'wide-toe',
+  ofBar: true,
   group: 'branches',
   label: 'Wide toe, narrow heels',
   purpose: 'One school for a suspensory strain: the heels sink in soft going, the toe stays up.',

@@ -8,6 +8,7 @@ import { webAt, type Rims } from '../shoe/rims'
 import type { NailPlan } from './nail-plan'
 import { nailSchool } from './schools'
 import { length, told } from '../notices/told'
+import { FROM_ENDS, LAND, LEAST_APART } from '../shoe/hole-room'
 import type { Half } from '../terms/half'
 
 /** A hole as it is punched. */
@@ -38,15 +39,6 @@ export interface NailHole {
   beyond?: 'forward' | 'rear'
 }
 
-/** Steel that must stay between a hole's middle and either rim, mm. */
-export const LAND = 4.5
-
-/** Holes nearer than this break into each other, mm (common practice, no source). */
-export const LEAST_APART = 8
-
-/** A hole nearer to the middle of the toe or to the end of its branch than this breaks out, mm (common practice). */
-export const FROM_ENDS = 6
-
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
 export function holePlaces(rims: Rims, outline: FootOutline, plan: NailPlan, branch: Half): number[] {
   const { holes, each, ...asked } = plan[branch]
@@ -69,7 +61,9 @@ export function checkHolePlaces(rims: Rims, outline: FootOutline, plan: NailPlan
     const name = branch === 'lateral' ? 'Outer' : 'Inner'
     const places = holePlaces(rims, outline, plan, branch)
     return places.flatMap((place, i): Problem[] => {
-      const path = `shoe.nails.${branch}.${i + 1}.fromToe`
+      const path = plan.made
+        ? `shoe.stock.facts.holes.${branch}.${i}.fromToe`
+        : `shoe.nails.${branch}.${i + 1}.fromToe`
       const range = [FROM_ENDS, long - FROM_ENDS] as const
       if (!(place >= range[0] && place <= range[1])) {
         return [
@@ -110,7 +104,8 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
       const stands = rightOf(wall, rim.point)
       const wallThickness = wallThicknessAt(foot, outline, footStation)
       const wanted = said?.inset ?? wallThickness + stands
-      const inset = Math.min(webAt(rims, station) - LAND, Math.max(LAND, wanted))
+      // The holes of a factory shoe are where they are; others are punched where there is steel.
+      const inset = plan.made ? wanted : Math.min(webAt(rims, station) - LAND, Math.max(LAND, wanted))
       const point = along(rim.point, turnRight(rim.tangent), -inset)
       // Measured where the hole is: a branch that is turned out or set aside does not run beside the wall.
       const insideWall = -rightOf(placeAt(outline.track, nearestStation(outline.track, point)), point)

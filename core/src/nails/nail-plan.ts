@@ -29,6 +29,8 @@ export interface BranchNails {
 /** Which holes there are, where, and which are driven, completed. */
 export interface NailPlan extends Record<Half, BranchNails> {
   school: NailSchoolName
+  /** The holes were made in the factory: they are an offer, and nobody moves them. */
+  made?: boolean
   /** The size that is used; suggested where it is not said. */
   size?: string
 }

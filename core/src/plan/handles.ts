@@ -1,5 +1,5 @@
 import type { Half } from '../terms/half'
-import { FROM_ENDS, LEAST_APART } from '../nails/holes'
+import { FROM_ENDS, LEAST_APART } from '../shoe/hole-room'
 import { resolveNails, withHole } from '../nails/nail-plan'
 import type { Plan } from './plan'
 import type { FitNumbers, ShoeInput } from '../records/shoe'

@@ -5,6 +5,7 @@ import { resolveFit } from '../shoe/fit'
 import { plainLay } from '../shoe/lay'
 import { plainLength } from '../shoe/rims'
 import type { Nailed } from './nail'
+import { ironOfSize } from './of-size'
 
 /** The shoe with what to cut for it, and how it stands under the foot. */
 export interface Cut extends Nailed {
@@ -21,7 +22,10 @@ export function cutIron(nailed: Nailed): Cut {
     const general = plainLay(resolveFit('general', foot), foot, outline, section.width)
     return plainLength(outline, general, section.width, nailed.centroidShare)
   }
-  const iron = workIron(foot, section, rims, profile, holes, workshop, parts, work, plainPath)
+  const { stock } = nailed
+  const losses = stock ? { ...workshop, scaleLoss: 0, correction: 0 } : workshop
+  const bar = workIron(foot, section, rims, profile, holes, losses, parts, work, plainPath)
+  const iron = stock ? ironOfSize(bar, stock.facts, nailed) : bar
   const { foremost, hindmost } = groundContact(nailed.cuts, parts)
   const { assumed, widest } = nailed
   const balance = balanceOf({ foot, assumed, widest, heelEnds: hindmost, shoeToeY: foremost })

@@ -10,10 +10,12 @@ import type { ShoeContext } from '../modifications/modification'
 import { refusals, resolveModifications, type Chosen } from '../modifications/resolve'
 import { placeHoles } from '../nails/holes'
 import { ProblemError, type Problem } from '../notices/problem'
-import { plainLay } from '../shoe/lay'
+import type { Half } from '../terms/half'
+import { plainLay, type Lay } from '../shoe/lay'
 import { layRims, type Rims } from '../shoe/rims'
 import { centroidFromOuter } from '../shoe/section-form'
 import { branchesMeet, isShut, meeting, shutBy, tooWide } from './no-room'
+import { layOfSize } from './of-size'
 import type { Asked } from './read'
 
 /** The shoe laid under the foot, plain and with its modifications. */
@@ -24,6 +26,8 @@ export interface Laid extends Asked {
   centroidShare: number
   plain: Rims
   rims: Rims
+  /** How far each branch goes on behind its buttress, mm: as asked for, or as far as a factory shoe reaches. */
+  heelLength: Record<Half, number>
   chosen: readonly Chosen[]
   /** The plain shoe, as the fields of modifications are told it. */
   plainContext: ShoeContext
@@ -39,32 +43,39 @@ export interface Laid extends Asked {
 export function layShoe(asked: Asked): Laid {
   const { foot, fit, section, footInput } = asked
   const outline = footOutline(foot)
-  const lay = plainLay(fit, foot, outline, section.width)
   const centroidShare = centroidFromOuter(section) / section.width
+  const asWanted = plainLay(fit, foot, outline, section.width)
+  const lay = layOfSize(asked, asWanted, (lay) => layRims(outline, lay, centroidShare))
   const plain = layRims(outline, lay, centroidShare)
   const drawn = { outline, landmarks: landmarks(foot, outline), widest: widestPart(footInput) }
   const plainContext = contextOf(asked, plain, drawn)
   const { chosen, problems } = resolveModifications(asked.shoe.modifications, plainContext)
   refuse(...problems)
-  const rims = modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  const modified = (lay: Lay) =>
+    modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  // What is set out or set back lies on a longer or a shorter way: a factory shoe keeps its length on that too.
+  const changed = modified(lay) !== plain
+  const kept = changed ? layOfSize(asked, lay, modified) : lay
+  const rims = changed ? modified(kept) : plain
   if (isShut(rims))
     refuse(rims === plain || isShut(plain) ? tooWide(section.width, foot) : shutBy(chosen, foot))
   const context = closedBehind(chosen, rims === plain ? plainContext : { ...plainContext, rims })
   refuse(...refusals(chosen, context))
   if (branchesMeet(rims)) refuse(meeting(fit))
-  return { ...asked, ...drawn, centroidShare, plain, rims, chosen, plainContext, context }
+  const heelLength = kept.heelLength
+  return { ...asked, ...drawn, centroidShare, plain, rims, heelLength, chosen, plainContext, context }
 }
 
 /** What modifications are told of the plain shoe. */
 function contextOf(
-  { foot, assumed, fit, section, nailsAsked }: Asked,
+  { foot, assumed, fit, section, stock, nailsAsked }: Asked,
   plain: Rims,
   { outline, landmarks, widest }: Pick<Laid, 'outline' | 'landmarks' | 'widest'>,
 ): ShoeContext {
   const heelEndY = Math.min(plain.outer.points[0]![1], plain.outer.points[plain.outer.points.length - 1]![1])
   const school = () => breakover({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY }).y
   return {
-    ...{ foot, assumed, outline, landmarks, fit, section, plain, rims: plain },
+    ...{ foot, assumed, outline, landmarks, fit, section, plain, rims: plain, ofSize: stock !== undefined },
     plainHoles: onceAsked(() => placeHoles(foot, outline, plain, nailsAsked)),
     schoolY: onceAsked(school),
   }

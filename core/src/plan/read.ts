@@ -1,8 +1,11 @@
 import { readFoot, type ReadFoot } from '../foot/measurements'
+import { factoryHoles } from '../nails/factory-holes'
 import { checkNails, resolveNails, type NailPlan } from '../nails/nail-plan'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
-import type { Section, ShoeInput, WorkshopInput } from '../records/shoe'
+import type { Section, ShoeInput, SizeStock, WorkshopInput } from '../records/shoe'
+import { sectionOf } from '../records/size'
+import { checkSize } from '../shoe/check-size'
 import { checkFit, resolveFit, type Fit } from '../shoe/fit'
 import { checkSection } from '../shoe/section'
 import { checkWorkshop, resolveWorkshop, type Workshop } from '../workshop/workshop'
@@ -12,6 +15,8 @@ export interface Asked extends ReadFoot {
   footInput: FootInput
   shoe: ShoeInput
   section: Section
+  /** The factory shoe it is made of, where it is not turned from a bar. */
+  stock?: SizeStock
   fit: Fit
   nailsAsked: NailPlan
   workshop: Workshop
@@ -24,13 +29,17 @@ export interface Asked extends ReadFoot {
  */
 export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput: WorkshopInput): Asked {
   const workshop = resolveWorkshop(workshopInput)
-  const nailsAsked = resolveNails(shoe.nails)
-  const problems = [...checkSection(shoe.section), ...checkNails(nailsAsked), ...checkWorkshop(workshop)]
+  const { stock } = shoe
+  const section = stock ? sectionOf(stock.facts) : shoe.section
+  const problems = [...(stock ? checkSize(stock.facts) : checkSection(section)), ...checkWorkshop(workshop)]
+  const nailsAsked = stock ? factoryHoles(stock.facts, shoe.nails) : resolveNails(shoe.nails)
+  // Holes that a factory shoe cannot have are told as its own.
+  if (!stock || problems.length === 0) problems.push(...checkNails(nailsAsked))
   const read = readFoot(footInput)
   if (!read.ok) throw new ProblemError([...read.problems, ...problems])
   const { foot } = read.value
   const fit = resolveFit(shoe.fit, foot)
   problems.push(...checkFit(fit, foot))
   if (problems.length > 0) throw new ProblemError(problems)
-  return { ...read.value, footInput, shoe, section: shoe.section, fit, nailsAsked, workshop }
+  return { ...read.value, footInput, shoe, section, ...(stock && { stock }), fit, nailsAsked, workshop }
 }

@@ -18,6 +18,12 @@ export const BAR_RANGES = { width: [6, 60], thickness: [2, 25] } as const
 /** Problems of a section that no bar has. */
 export function checkSection(section: Section): Problem[] {
   return [
+    section.material === 'polymer'
+      ? {
+          path: 'shoe.section.material',
+          message: 'Metal: bars come in steel or aluminium, polymer is moulded',
+        }
+      : undefined,
     outOfRange('shoe.section.width', 'Bar width', 'length', section.width, BAR_RANGES.width),
     outOfRange('shoe.section.thickness', 'Bar thickness', 'length', section.thickness, BAR_RANGES.thickness),
   ].filter((problem) => problem !== undefined)

@@ -44,6 +44,7 @@ export const DIAGNOSES = [
 ] as const
 
 export type Work = (typeof WORKS)[number]
+export type Living = (typeof LIVINGS)[number]
 export type Going = (typeof GOINGS)[number]
 export type Landing = (typeof LANDINGS)[number]
 export type Interference = (typeof INTERFERENCES)[number]

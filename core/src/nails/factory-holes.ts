@@ -1,0 +1,28 @@
+import type { ShoeInput } from '../records/shoe'
+import type { SizeFacts } from '../records/size'
+import type { Half } from '../terms/half'
+import { resolveNails, type BranchNails, type HoleChange, type NailPlan } from './nail-plan'
+
+/** The nails of a factory shoe: its holes as they were punched, driven as it is asked for. */
+export function factoryHoles({ holes }: SizeFacts, nails: ShoeInput['nails']): NailPlan {
+  const counted = (branch: Half) => {
+    const given = nails?.[branch]
+    return { ...(Array.isArray(given) ? { driven: given } : given), holes: holes[branch].length }
+  }
+  const plan = resolveNails({ ...nails, lateral: counted('lateral'), medial: counted('medial') })
+  const asPunched = (branch: Half): BranchNails => ({
+    holes: holes[branch].length,
+    driven: plan[branch].driven,
+    each: holes[branch].map(({ fromToe, inset, pitch }, i): HoleChange => {
+      const { lean = pitch, seen } = plan[branch].each.find(({ number }) => number === i + 1) ?? {}
+      return {
+        number: i + 1,
+        fromToe,
+        inset,
+        ...(lean !== undefined && { lean }),
+        ...(seen !== undefined && { seen }),
+      }
+    }),
+  })
+  return { ...plan, made: true, lateral: asPunched('lateral'), medial: asPunched('medial') }
+}

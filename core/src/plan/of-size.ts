@@ -1,0 +1,64 @@
+import type { Iron } from '../iron/iron'
+import { ProblemError, problem } from '../notices/problem'
+import { length, told } from '../notices/told'
+import type { SizeFacts } from '../records/size'
+import { soldMeasures, soldWidth, widthOf } from '../shoe/as-sold'
+import { keptLength } from '../shoe/kept-length'
+import type { Lay } from '../shoe/lay'
+import type { Rims } from '../shoe/rims'
+import { DENSITY } from '../shoe/section'
+import type { Half } from '../terms/half'
+import type { Laid } from './lay'
+import type { Asked } from './read'
+
+/**
+ * The lay of a shoe that is as long as it came from the factory; that of a bar is as long as it is asked to be.
+ *
+ * @throws ProblemError where it is much too small or too large for the foot
+ */
+export function layOfSize({ stock, foot }: Asked, lay: Lay, rimsOf: (lay: Lay) => Rims): Lay {
+  if (!stock) return lay
+  const { facts, cutOff } = stock
+  const lengths = {
+    lateral: facts.length / 2 - (cutOff?.lateral ?? 0),
+    medial: facts.length / 2 - (cutOff?.medial ?? 0),
+  }
+  const kept = keptLength(lay, lengths, rimsOf, foot.length)
+  if (kept) return kept
+  throw new ProblemError([
+    problem(
+      'shoe.stock.facts.length',
+      told`${facts.label}: a shoe ${length(facts.length)} long cannot be laid on a foot ${length(foot.width)} wide and ${length(foot.length)} long`,
+    ),
+  ])
+}
+
+/** Heel that stands over by less than this is rasped, not cut, mm (common practice: an eighth of an inch). */
+export const RASPED = 3.2
+
+/** What is cut off a heel that reaches so far beyond where it should end, mm. */
+export const toCut = (left: number): number => (left > RASPED ? left : 0)
+
+const both = (of: (branch: Half) => number): Record<Half, number> => ({
+  lateral: of('lateral'),
+  medial: of('medial'),
+})
+
+/** The iron of a factory shoe: nothing is cut from a bar, it is opened or closed, and its heels are cut. */
+export function ironOfSize(
+  bar: Iron,
+  facts: SizeFacts,
+  { heelLength, fit, rims, section }: Pick<Laid, 'heelLength' | 'fit' | 'rims' | 'section'>,
+): Iron {
+  const heelLeft = both((branch) => heelLength[branch] - fit.heelLength)
+  const worked = bar.volume * DENSITY[section.material] * 1e-6
+  // What it weighs in the box is known better than what its section comes to.
+  const weight = bar.weight + (facts.weight === undefined ? 0 : facts.weight - worked)
+  return {
+    ...bar,
+    ...{ weight, heelLeft },
+    openBy: widthOf(rims.outer) - soldWidth(facts),
+    heelToCut: both((branch) => toCut(heelLeft[branch])),
+    asSold: soldMeasures(facts),
+  }
+}

@@ -1,0 +1,165 @@
+import type { Nail } from '../nails/nails'
+import { length, told, type Told } from '../notices/told'
+import type { FootInput } from '../records/foot'
+import type { ShoeInput } from '../records/shoe'
+import type { SizeFacts } from '../records/size'
+import { alsoWhenAsked } from '../geometry/when-asked'
+import { bends } from '../terms/size-kinds'
+import type { Half } from '../terms/half'
+import { laidFoot, type LaidFoot } from './laid-foot'
+import { sizeOnFoot, type SizeOnFoot } from './read-size'
+import { weighed, type SizeUse, type Weighed } from './use'
+
+/** A size as it stands among the others for one foot. Lengths in mm. */
+export interface RankedSize extends Omit<SizeOnFoot, 'nails'> {
+  label: string
+  /** It can be shaped to this foot and nailed on it. */
+  possible: boolean
+  /** Each hole with its verdict, lateral ones first. */
+  holes: { branch: Half; number: number; verdict: Nail['verdict']; why: Told }[]
+  /** Holes that hold and hurt nothing. */
+  nailsLeft: Record<Half, number>
+  /** What speaks for it, and what against it. */
+  reasons: Told[]
+  /** What it would need, as it counts here; less is better. */
+  cost: number
+}
+
+/** Opened or closed by more than this a shoe has lost its shape, mm (common practice, no source). */
+const MOST_BENT = 16
+
+/** A moulded shoe is laid as it is: so much narrower than the foot may be, and so much wider, to be trimmed, mm. */
+const MOULDED = { narrow: 1.5, wide: 9 }
+
+/** Heels that end this far before where they should carry nothing, mm; a school of long heels asks for it, not the foot. */
+const MOST_SHORT = 9
+
+/** A matched outline: off by less than this nobody bends it, mm. */
+const MATCHED = 1.6
+
+/** What each thing costs: of a millimetre bent, over and short behind, of a nail that is lost, of the wrong pair. */
+const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20 }
+
+/** Nails a branch should have at least. */
+const ENOUGH = 3
+
+/** Verdicts with which a nail is driven. */
+const HOLDS: readonly Nail['verdict'][] = ['sound', 'close', 'low', 'too-high', 'too-low']
+
+/**
+ * All sizes for a foot, the best first: those that can be laid, by what they would need; then the others.
+ *
+ * @throws ProblemError with every figure of foot or fit that is missing or not possible
+ */
+export function rankSizes(
+  foot: FootInput,
+  fit: ShoeInput['fit'],
+  sizes: readonly SizeFacts[],
+  use: SizeUse = {},
+): RankedSize[] {
+  const laid = laidFoot(foot, fit)
+  const weights = weighed(use)
+  return sizes
+    .map((facts) => ranked(laid, facts, weights))
+    .sort((a, b) => Number(b.possible) - Number(a.possible) || a.cost - b.cost)
+}
+
+function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize {
+  const { nails, ...on } = sizeOnFoot(laid, facts)
+  const fits = bendable(facts, on.openBy) && Math.min(on.heelLeft.lateral, on.heelLeft.medial) > -MOST_SHORT
+  // The holes of what cannot be laid anyway are looked at only by who asks for them.
+  const inside = fits ? nails().filter(({ verdict }) => verdict === 'would-prick') : []
+  const possible = fits && inside.length === 0
+  const left = (branch: Half) =>
+    nails().filter((nail) => nail.branch === branch && HOLDS.includes(nail.verdict)).length
+  const lost = possible ? missing(left('lateral')) + missing(left('medial')) : 0
+  const settled = {
+    ...on,
+    ...{ label: facts.label, possible },
+    cost:
+      heelCost(on, weights) +
+      Math.abs(on.openBy) * COSTS.bending * weights.bending +
+      lost * COSTS.nail * weights.nails +
+      (madeFor(facts, laid) ? 0 : COSTS.otherFeet),
+  }
+  return alsoWhenAsked(settled, {
+    holes: () => nails().map(({ branch, number, verdict, why }) => ({ branch, number, verdict, why })),
+    nailsLeft: () => ({ lateral: left('lateral'), medial: left('medial') }),
+    reasons: () => reasonsFor(on, nails(), laid, weights),
+  })
+}
+
+const missing = (nails: number): number => Math.max(0, ENOUGH - nails)
+
+const bendable = ({ kind }: SizeFacts, openBy: number): boolean =>
+  bends(kind) ? Math.abs(openBy) <= MOST_BENT : openBy <= MOULDED.narrow && openBy >= -MOULDED.wide
+
+const madeFor = ({ feet }: SizeFacts, { foot }: LaidFoot): boolean =>
+  feet === 'either' || (feet === 'front') === foot.side.endsWith('F')
+
+const heelCost = ({ heelLeft }: Pick<SizeOnFoot, 'heelLeft'>, weights: Weighed): number =>
+  [heelLeft.lateral, heelLeft.medial].reduce(
+    (sum, left) =>
+      sum + (left > 0 ? left * COSTS.over * weights.longHeels : -left * COSTS.short * weights.shortHeels) / 2,
+    0,
+  )
+
+type OnFoot = Omit<SizeOnFoot, 'nails'>
+
+/** What speaks for a size and against it, in words. */
+function reasonsFor(on: OnFoot, nails: readonly Nail[], laid: LaidFoot, weights: Weighed): Told[] {
+  return [
+    ...(madeFor(on.facts, laid) ? [] : [told`Shaped for ${on.facts.feet} feet.`]),
+    outlineReason(on),
+    ...heelReasons(on, weights),
+    ...holeReasons(nails),
+  ]
+}
+
+function outlineReason({ facts, openBy }: OnFoot): Told {
+  const by = Math.abs(openBy)
+  if (by < MATCHED) return 'Matches the outline as it comes from the box.'
+  const way = openBy > 0 ? 'Open' : 'Close'
+  if (bends(facts.kind))
+    return by <= MOST_BENT
+      ? told`${way} it by ${length(by)}.`
+      : told`${openBy > 0 ? 'Too narrow' : 'Too wide'} by ${length(by)}: no bending brings it there.`
+  if (openBy < 0 && by <= MOULDED.wide)
+    return told`Wider than the foot by ${length(by)}: trim it outside, never into the crease.`
+  return told`${openBy > 0 ? 'Too narrow' : 'Too wide'} by ${length(by)}, and moulded: it cannot be bent.`
+}
+
+/** A heel nearer to where it should end than this is there, mm. */
+const THERE = 2.4
+
+function heelReasons({ heelLeft }: OnFoot, weights: Weighed): Told[] {
+  const { lateral, medial } = heelLeft
+  const because = (said: readonly string[]) => (said.length > 0 ? ` for ${said.join(' and ')}` : '')
+  const one = (left: number, whose: string): Told =>
+    left > 0
+      ? told`${length(left)} too much ${whose}${because(weights.againstLong)}.`
+      : told`${whose.charAt(0).toUpperCase()}${whose.slice(1)} ${length(-left)} short${because(weights.againstShort)}.`
+  if (Math.abs(lateral) < THERE && Math.abs(medial) < THERE) return ['The heels end where they should.']
+  if (Math.abs(lateral - medial) < THERE) return [one((lateral + medial) / 2, 'heel')]
+  return [
+    ...(Math.abs(lateral) < THERE ? [] : [one(lateral, 'outer heel')]),
+    ...(Math.abs(medial) < THERE ? [] : [one(medial, 'inner heel')]),
+  ]
+}
+
+function holeReasons(nails: readonly Nail[]): Told[] {
+  const nameOf = ({ branch, number }: Nail) => `${branch === 'lateral' ? 'Outer' : 'Inner'} hole ${number}`
+  const inside = nails.filter(({ verdict }) => verdict === 'would-prick')
+  if (inside.length > 0)
+    return inside.map(
+      (nail) =>
+        told`${nameOf(nail)} lies ${length(nail.insideWall - nail.wallThickness)} inside the white line: never a nail there.`,
+    )
+  const holding = nails.filter(({ verdict }) => HOLDS.includes(verdict)).length
+  if (nails.length === 0) return ['It has no holes: they are punched or drilled where this foot needs them.']
+  return [
+    holding === nails.length
+      ? 'Every hole lies over the wall.'
+      : `${holding} of its ${nails.length} holes can be driven.`,
+  ]
+}

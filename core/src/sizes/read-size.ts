@@ -1,0 +1,65 @@
+import { nearestStation, placeAt, trackLength } from '../geometry/track'
+import { along, turnRight } from '../geometry/vector'
+import { factoryHoles } from '../nails/factory-holes'
+import { placeHoles } from '../nails/holes'
+import { judgeNails, type Nail } from '../nails/nails'
+import { toCut } from '../plan/of-size'
+import type { SizeFacts } from '../records/size'
+import { soldWidth, widthOf } from '../shoe/as-sold'
+import { onceAsked } from '../geometry/when-asked'
+import type { Half } from '../terms/half'
+import { stationBeside } from '../shoe/rims'
+import { resolveWorkshop } from '../workshop/workshop'
+import type { LaidFoot } from './laid-foot'
+
+/** How one size lies on one foot, its length kept. Lengths in mm. */
+export interface SizeOnFoot {
+  facts: SizeFacts
+  /** Wider than it comes from the box; minus closes. */
+  openBy: number
+  /** Beyond where the fit ends, along the branch; minus falls short. */
+  heelLeft: Record<Half, number>
+  heelToCut: Record<Half, number>
+  /** Behind the buttress line; minus ends before it. */
+  heelBehind: Record<Half, number>
+  /** Short of the plumb line of the bulbs; minus lies beyond it. */
+  shortOfBulbs: Record<Half, number>
+  /** Each hole with its verdict; worked out when it is asked for. */
+  nails: () => readonly Nail[]
+}
+
+const WORKSHOP = resolveWorkshop({})
+
+/** Lays a size on a foot: middle of toe to middle of toe, along the fit's curve, heels where its length ends. */
+export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
+  const { foot, fit, outline } = laid
+  const { rims, beside, branches, beyond } = laid.along(facts.web)
+  const long = trackLength(rims.centreline)
+  const end = (branch: Half) => {
+    const spare = branches[branch] - facts.length / 2
+    const middle = placeAt(rims.centreline, branch === 'lateral' ? spare : long - spare)
+    const station = nearestStation(rims.outer, middle.point)
+    const outer = placeAt(rims.outer, station)
+    const inner = along(outer.point, turnRight(outer.tangent), -facts.web)
+    const onRun = stationBeside(rims.outer, beside, station)
+    const before = branch === 'lateral' ? onRun : trackLength(beside) - onRun
+    return { y: Math.min(outer.point[1], inner[1]), heelLength: beyond - before }
+  }
+  const ends = { lateral: end('lateral'), medial: end('medial') }
+  const both = (of: (branch: Half) => number) => ({ lateral: of('lateral'), medial: of('medial') })
+  const heelLeft = both((branch) => ends[branch].heelLength - fit.heelLength)
+  const buttressY = foot.widestFromToe - foot.length
+  const heelBehind = both((branch) => buttressY - ends[branch].y)
+  return {
+    facts,
+    openBy: widthOf(rims.outer) - soldWidth(facts),
+    heelLeft,
+    heelToCut: both((branch) => toCut(heelLeft[branch])),
+    heelBehind,
+    shortOfBulbs: both((branch) => foot.bulbLine - heelBehind[branch]),
+    nails: onceAsked(() => {
+      const plan = factoryHoles(facts, undefined)
+      return judgeNails(foot, outline, placeHoles(foot, outline, rims, plan), plan, WORKSHOP)
+    }),
+  }
+}
