@@ -6,6 +6,7 @@ import type { Db } from './database/db'
 import { openDatabase } from './database/open'
 import { owners } from './resources/owners/table'
 import { patterns } from './resources/patterns/table'
+import { sizes } from './resources/sizes/table'
 import { visits } from './resources/visits/table'
 import { workshop } from './resources/workshop/table'
 
@@ -19,6 +20,7 @@ export interface Practice {
   footRecords: ReturnType<typeof footRecords>
   looks: ReturnType<typeof looks>
   patterns: ReturnType<typeof patterns>
+  sizes: ReturnType<typeof sizes>
   workshop: ReturnType<typeof workshop>
 }
 
@@ -36,6 +38,7 @@ export function practiceOn(db: Db): Practice {
     footRecords: footRecords(db),
     looks: looks(db),
     patterns: patterns(db),
+    sizes: sizes(db),
     workshop: workshop(db),
   }
 }

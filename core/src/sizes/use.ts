@@ -1,11 +1,10 @@
-import type { Going, Living, Work } from '../terms/choices'
-
 /** What a horse does and where, as far as a size is chosen by it; and how much each thing counts for this farrier. */
 export interface SizeUse {
-  work?: Work
-  going?: Going
-  living?: Living
-  weights?: Partial<SizeWeights>
+  /** In the words a look is taken in; others lean to nothing. */
+  work?: string | undefined
+  going?: string | undefined
+  living?: string | undefined
+  weights?: { [K in keyof SizeWeights]?: SizeWeights[K] | undefined } | undefined
 }
 
 /** How much counts: what is bent, what stands over or falls short behind, nails that are lost. 1 as it is usual. */

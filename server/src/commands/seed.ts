@@ -28,7 +28,12 @@ function seed(dataFolder: string): void {
   const making = join(dataFolder, 'seeding.sqlite')
   for (const tail of ['', ...TAILS]) rmSync(making + tail, { force: true })
   const practice = openPractice(making)
-  seedDemo(practice, demoSchema.parse(JSON.parse(demoText())), new Date())
+  seedDemo(
+    practice,
+    demoSchema.parse(JSON.parse(demoFile('practice.json'))),
+    new Date(),
+    demoFile('sizes.csv'),
+  )
   const horses = practice.horses.list().length
   closeWhole(practice.db)
   moveDatabase(making, databaseFile(dataFolder))
@@ -36,13 +41,13 @@ function seed(dataFolder: string): void {
 }
 
 /** Both src/commands and dist lie this far below the root, so that one address serves both. */
-function demoText(): string {
-  for (const address of ['../../../demo/practice.json', '../../demo/practice.json']) {
+function demoFile(name: string): string {
+  for (const address of [`../../../demo/${name}`, `../../demo/${name}`]) {
     try {
       return readFileSync(fileURLToPath(new URL(address, import.meta.url)), 'utf8')
     } catch {
       // The other one, then.
     }
   }
-  throw new Error('demo/practice.json is missing')
+  throw new Error(`demo/${name} is missing`)
 }

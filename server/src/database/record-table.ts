@@ -26,8 +26,8 @@ export class Misplaced extends Error {
   }
 }
 
-/** How a field is kept in its column. */
-export type FieldKind = 'plain' | 'flag' | 'json'
+/** How a field is kept in its column; an optional one that was not said is not there when it is read either. */
+export type FieldKind = 'plain' | 'flag' | 'json' | 'optional'
 
 export interface RecordTable<T extends Stored> {
   get(id: string): T | undefined
@@ -89,7 +89,8 @@ export function recordTable<T extends Stored>(
   })
   const fromRow = (row: Record<string, unknown>): T => {
     const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
-    for (const [field, kind, column] of kinds) record[field] = decode(row[column], kind)
+    for (const [field, kind, column] of kinds)
+      if (kind !== 'optional' || row[column] !== null) record[field] = decode(row[column], kind)
     record['createdAt'] = row['created_at']
     record['updatedAt'] = row['updated_at']
     return record as unknown as T

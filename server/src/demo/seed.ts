@@ -6,6 +6,7 @@ import { seedLook } from './looks'
 import { chance, idFor, stamp } from './made-up'
 import type { Demo, DemoHorse } from './schema'
 import { seedSamples } from './samples'
+import { seedSizes } from './sizes'
 import { shoeOf } from './shoes'
 
 const YEARS = 3
@@ -13,8 +14,12 @@ const YEARS = 3
 /** How many of the last visits were looked at with the program. */
 const LOOKS = 8
 
-/** Writes the demo practice: owners, horses, three years of visits, feet that change, patterns. */
-export function seedDemo(practice: Practice, demo: Demo, today: Date): void {
+/**
+ * Writes the demo practice: owners, horses, three years of visits, feet that change, patterns.
+ *
+ * @param sizesCsv the factory sizes on its van, as a table
+ */
+export function seedDemo(practice: Practice, demo: Demo, today: Date, sizesCsv = ''): void {
   practice.db.transaction(() => {
     practice.facts.set({ demo: true, name: 'Demo practice' })
     for (const { key, ...owner } of demo.owners) {
@@ -22,6 +27,7 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date): void {
     }
     for (const horse of demo.horses) seedHorse(practice, horse, today)
     seedSamples(practice)
+    seedSizes(practice, sizesCsv)
   })()
 }
 

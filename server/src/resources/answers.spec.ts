@@ -16,7 +16,8 @@ let bed: Bed
 beforeAll(() => {
   bed = makeBed()
   const demo = readFileSync(new URL('../../../demo/practice.json', import.meta.url), 'utf8')
-  seedDemo(bed.practice, demoSchema.parse(JSON.parse(demo)), new Date('2026-11-20T12:00:00Z'))
+  const sizes = readFileSync(new URL('../../../demo/sizes.csv', import.meta.url), 'utf8')
+  seedDemo(bed.practice, demoSchema.parse(JSON.parse(demo)), new Date('2026-11-20T12:00:00Z'), sizes)
 })
 afterAll(() => bed.remove())
 
@@ -30,14 +31,13 @@ function idsFor({ path }: Route): string[] {
     patterns: practice.patterns,
     looks: practice.looks,
     'foot-records': practice.footRecords,
+    sizes: practice.sizes,
   } as const
   const table = tables[path.split('/')[1] as keyof typeof tables]
   return table.list('1 LIMIT 60').map(({ id }) => id)
 }
 
-const GETS = routes.filter(
-  ({ method, path }) => method === 'get' && path !== '/backup' && path !== '/library',
-)
+const GETS = routes.filter(({ method, answer }) => method === 'get' && !('file' in answer))
 
 it.each(GETS.map((route) => [route.path, route] as const))(
   'GET %s answers as described',

@@ -1,4 +1,5 @@
 import {
+  checkSize,
   checkWorkshop,
   lookProblems,
   problem,
@@ -7,6 +8,7 @@ import {
   type FootRecord,
   type Look,
   type Problem,
+  type Size,
   type Visit,
   type WorkshopRecord,
 } from '@crescent/core'
@@ -28,6 +30,7 @@ export const CHECKS = {
     const read = readFoot(foot)
     return read.ok ? [] : read.problems
   },
+  size: (size: Size): Problem[] => checkSize(size, ''),
   look: (look: Look): Problem[] => lookProblems(look),
   workshop: ({ figures }: WorkshopRecord): Problem[] => checkWorkshop(resolveWorkshop(figures)),
 }

@@ -11,6 +11,7 @@ import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
 import { roundRoutes } from './round/routes'
 import { safekeepingRoutes } from './safekeeping/routes'
+import { sizeRoutes } from './sizes/routes'
 import { visitRoutes } from './visits/routes'
 import { workshopRoutes } from './workshop/routes'
 
@@ -28,6 +29,7 @@ export const routes: readonly Route[] = [
   ...lookRoutes,
   ...patternRoutes,
   ...nailRoutes,
+  ...sizeRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

@@ -3,6 +3,7 @@ import {
   footRecordSchema,
   horseSchema,
   lookSchema,
+  sizeSchema,
   ownerSchema,
   visitSchema,
   workshopRecordSchema,
@@ -70,6 +71,7 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
     table: ({ footRecords }) => footRecords,
   }),
   looks: list({ kind: 'look', schema: lookSchema, check: CHECKS.look, table: ({ looks }) => looks }),
+  sizes: list({ kind: 'size', schema: sizeSchema, check: CHECKS.size, table: ({ sizes }) => sizes }),
   workshop: list({
     kind: 'workshop',
     schema: workshopRecordSchema,

@@ -9,6 +9,7 @@ const ONE: Record<string, string> = {
   patternVersions: 'version of a pattern',
   footRecords: 'foot',
   looks: 'look',
+  sizes: 'size',
   workshop: 'workshop',
 }
 

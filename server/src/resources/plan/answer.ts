@@ -150,6 +150,10 @@ const ironSchema = object({
   ),
   plainCut: mm,
   rules: z.array(object({ name: z.string(), length: mm, difference: mm })),
+  openBy: mm.optional().describe('a factory shoe: wider than in the box at its widest; minus closes'),
+  heelLeft: object({ lateral: mm, medial: mm }).optional().describe('beyond where the fit ends; minus short'),
+  heelToCut: object({ lateral: mm, medial: mm }).optional(),
+  asSold: object({ width: mm, heelsOutside: mm, heelsMiddle: mm, toeToHeels: mm }).optional(),
   marks: z.array(
     object({ kind: z.string(), label: z.string(), branch: branch.nullable(), fromMiddle: mm, fromEnd: mm }),
   ),

@@ -1,6 +1,7 @@
 import type { FootRecord, Pattern, StoredPattern } from '@crescent/core'
 import type { Practice } from '../../practice'
 import { Conflict } from '../../database/record-table'
+import { takeFromVan } from '../sizes/taken'
 import { savePattern } from '../patterns/save'
 
 /** A foot with the pattern made for it. */
@@ -16,6 +17,7 @@ export interface Shoeing {
  */
 export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record: FootRecord }): Shoeing {
   const stale: Partial<Shoeing> = {}
+  const before = practice.patterns.get(sent.pattern.id)
   const pattern = tryPut(
     () => savePattern(practice, sent.pattern),
     (current) => (stale.pattern = current),
@@ -25,6 +27,7 @@ export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record
     (current) => (stale.record = current),
   )
   if (!pattern || !record) throw new Conflict(stale)
+  takeFromVan(practice, before, pattern)
   return { pattern, record }
 }
 

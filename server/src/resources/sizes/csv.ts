@@ -1,0 +1,190 @@
+import {
+  checkSize,
+  describeProblem,
+  lengthFromSold,
+  parseLength,
+  SIZE_CLIPS,
+  SIZE_FEET,
+  SIZE_KINDS,
+  type Size,
+  type SizeHole,
+} from '@crescent/core'
+import { sizeSchema } from '@crescent/core/records/index'
+import Papa from 'papaparse'
+import { problemsOf, type RequestProblem } from '../../http/door'
+
+/** The columns of the table as a file, in their order. Bare numbers are millimetres; `3/4 in` is read as well. */
+export const COLUMNS = [
+  ...['range', 'label', 'kind', 'feet', 'web', 'thickness', 'length', 'width', 'toe to heels'],
+  ...['outer holes', 'inner holes', 'clips', 'weight', 'price', 'on van', 'keep on van'],
+] as const
+type Column = (typeof COLUMNS)[number]
+
+/** Without these a row is no size. */
+const NEEDED: readonly Column[] = ['label', 'kind', 'feet', 'web', 'thickness']
+
+/** A row as it was read: a size, or what is wrong with it by column. */
+export interface CsvRow {
+  /** In the file, the heading is 1. */
+  line: number
+  size?: Omit<Size, 'id' | 'version'>
+  errors: RequestProblem[]
+}
+
+/** What a file of sizes holds, row by row; what is wrong with it as a whole has no rows. */
+export interface CsvRead {
+  rows: CsvRow[]
+  errors: RequestProblem[]
+}
+
+/** More rows than any van holds. */
+const MOST_ROWS = 2_000
+
+/** Reads a table of sizes. Commas, semicolons and tabs are told apart by what the file uses. */
+export function readCsv(text: string): CsvRead {
+  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (name) => name.trim().toLowerCase(),
+  })
+  const heads = meta.fields ?? []
+  const lacking = NEEDED.filter((column) => !heads.includes(column))
+  if (lacking.length > 0)
+    return whole(
+      `No table of sizes: the first line must name its columns, and ${lacking.join(', ')} ${lacking.length > 1 ? 'are' : 'is'} missing`,
+    )
+  if (!heads.includes('length') && !(heads.includes('width') && heads.includes('toe to heels')))
+    return whole('No table of sizes: it needs a column length, or both width and toe to heels')
+  if (data.length > MOST_ROWS) return whole(`${data.length} rows; a table has up to ${MOST_ROWS}`)
+  return { rows: data.map((row, i) => readRow(row, i + 2)), errors: [] }
+}
+
+const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }] })
+
+function readRow(row: Record<string, string>, line: number): CsvRow {
+  const errors: RequestProblem[] = []
+  const cell = (column: Column) => plain(row[column] ?? '')
+  const wrong = (path: Column, message: string) => void errors.push({ path, message })
+  const length = (column: Column): number | undefined => {
+    if (cell(column) === '') return undefined
+    const read = parseLength(cell(column), 'mm')
+    // Three quarters of an inch are 19.05, not 19.049999.
+    if (read.ok) return Number(read.mm.toFixed(4))
+    wrong(column, `${cell(column)}: ${read.message}`)
+    return undefined
+  }
+  const number = (column: Column): number | undefined => {
+    if (cell(column) === '') return undefined
+    const value = Number(cell(column).replace(',', '.'))
+    if (Number.isFinite(value)) return value
+    wrong(column, `${cell(column)}: a number is needed`)
+    return undefined
+  }
+  const choice = <T extends string>(column: Column, list: readonly T[], otherwise: T): T => {
+    const word = cell(column).toLowerCase().replace(/\s+/g, '-')
+    if (word === '') return otherwise
+    const found = list.find((one) => one === word)
+    if (!found) wrong(column, `${cell(column)}: one of ${list.join(', ')}`)
+    return found ?? otherwise
+  }
+  for (const column of NEEDED) if (cell(column) === '') wrong(column, 'is missing')
+  const feet = choice('feet', SIZE_FEET, 'either')
+  const sold = { web: length('web') ?? 0, width: length('width'), toeToHeels: length('toe to heels') }
+  const said = length('length')
+  const derived = said === undefined ? fromSold(feet, sold) : undefined
+  if (said === undefined && derived === undefined)
+    wrong('length', 'The length along the centreline, or width and toe to heels, is needed')
+  const holes = (column: Column): SizeHole[] => readHoles(cell(column), (message) => wrong(column, message))
+  const [width, weight] = [sold.width, number('weight')]
+  const clips = choice('clips', SIZE_CLIPS, 'none')
+  const made = {
+    ...{ range: cell('range'), label: cell('label'), kind: choice('kind', SIZE_KINDS, 'plain-steel'), feet },
+    ...{ web: sold.web, thickness: length('thickness') ?? 0, length: said ?? derived ?? 0 },
+    ...{
+      lengthDerived: derived !== undefined,
+      holes: { lateral: holes('outer holes'), medial: holes('inner holes') },
+    },
+    ...(width !== undefined && { width }),
+    ...(weight !== undefined && { weight }),
+    ...(clips !== 'none' && { clips }),
+    ...{
+      price: number('price') ?? null,
+      onVan: number('on van') ?? 0,
+      keepOnVan: number('keep on van') ?? 0,
+    },
+  }
+  if (errors.length > 0) return { line, errors }
+  const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
+  if (!read.success)
+    return {
+      line,
+      errors: problemsOf(read.error).map(({ path, message }) => ({ path: columnOf(path), message })),
+    }
+  const problems = checkSize(read.data, '')
+  return problems.length > 0
+    ? { line, errors: problems.map((one) => ({ path: columnOf(one.path), message: describeProblem(one) })) }
+    : { line, size: read.data, errors }
+}
+
+function fromSold(
+  feet: Size['feet'],
+  { web, width, toeToHeels }: { web: number; width: number | undefined; toeToHeels: number | undefined },
+): number | undefined {
+  return width && toeToHeels && web > 0 ? lengthFromSold({ feet, web, width, toeToHeels }) : undefined
+}
+
+/** Which column a path of a size is read from. */
+function columnOf(path: string): string {
+  if (/holes\.lateral/.test(path)) return 'outer holes'
+  if (/holes\.medial/.test(path)) return 'inner holes'
+  return path
+    .replace(/^\./, '')
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .toLowerCase()
+}
+
+/** Holes as `40:9.5; 62:9.5:70`: from the toe, from the outer rim and, where it is known, the pitch. */
+function readHoles(text: string, wrong: (message: string) => void): SizeHole[] {
+  if (text === '') return []
+  return text.split(';').flatMap((one): SizeHole[] => {
+    const [fromToe, inset, pitch, ...more] = one
+      .split(':')
+      .map((part) => Number(part.trim().replace(',', '.')))
+    const all = [fromToe, inset, ...(pitch === undefined ? [] : [pitch])]
+    if (fromToe !== undefined && inset !== undefined && more.length === 0 && all.every(Number.isFinite))
+      return [{ fromToe, inset, ...(pitch !== undefined && { pitch }) }]
+    wrong(
+      `${one.trim()}: a hole is written 40:9.5, from the toe and from the outer rim in mm, with :70 where it leans`,
+    )
+    return []
+  })
+}
+
+/** A cell that a spreadsheet was kept from reading as a formula comes back as it was. */
+const plain = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@])/, '')
+
+/** A cell of text no spreadsheet takes for a formula. */
+const safe = (text: string): string => (/^[=+\-@]/.test(text) ? `'${text}` : text)
+
+/** The table as a file. Lengths in mm, weight in g. */
+export function writeCsv(sizes: readonly Size[]): string {
+  const mm = (value: number | undefined) => (value === undefined ? '' : String(Number(value.toFixed(2))))
+  const holes = (list: readonly SizeHole[]) =>
+    list
+      .map(({ fromToe, inset, pitch }) =>
+        [mm(fromToe), mm(inset), ...(pitch === undefined ? [] : [mm(pitch)])].join(':'),
+      )
+      .join('; ')
+  const rows = sizes.map((size): Record<Column, string | number> => ({
+    ...{ range: safe(size.range), label: safe(size.label), kind: size.kind, feet: size.feet },
+    ...{ web: mm(size.web), thickness: mm(size.thickness), length: mm(size.length), width: mm(size.width) },
+    ...{
+      'toe to heels': '',
+      'outer holes': holes(size.holes.lateral),
+      'inner holes': holes(size.holes.medial),
+    },
+    ...{ clips: size.clips ?? '', weight: mm(size.weight), price: size.price ?? '' },
+    ...{ 'on van': size.onVan, 'keep on van': size.keepOnVan },
+  }))
+  return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n' }) + '\n'
+}

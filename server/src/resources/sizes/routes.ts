@@ -1,0 +1,106 @@
+import * as z from 'zod'
+import { text } from 'node:stream/consumers'
+import { checkSize, rankSizes } from '@crescent/core'
+import { footSchema, shoeSchema, sizeFactsSchema, sizeSchema } from '@crescent/core/records/index'
+import { BadRequest, read } from '../../http/door'
+import { withBody, type Route } from '../../http/route'
+import { CHECKS } from '../checks'
+import { recordRoutes, refuse } from '../record-routes'
+import { csvReadSchema, rankedSchema } from './answer'
+import { readCsv, writeCsv } from './csv'
+import { keepCsv } from './keep-csv'
+
+const weight = z.number().min(0).max(20).optional()
+
+const rankRequest = z
+  .object({
+    foot: footSchema,
+    fit: shoeSchema.out.shape.fit.default('general'),
+    use: z
+      .object({
+        work: z.string().optional(),
+        going: z.string().optional(),
+        living: z.string().optional(),
+        weights: z
+          .object({ bending: weight, longHeels: weight, shortHeels: weight, nails: weight })
+          .strict()
+          .optional()
+          .describe('how much each counts; 1 is usual'),
+      })
+      .strict()
+      .default({}),
+    sizes: z.array(sizeFactsSchema).max(2_000).optional().describe('the table, where none are given'),
+  })
+  .strict()
+
+const csvRequest = z.object({ csv: z.string() }).strict()
+
+/** A table larger than this is none, bytes. */
+const MOST_CSV = 2_000_000
+
+/** Factory sizes: the table, as a file in and out, and ranked for a foot. */
+export const sizeRoutes: Route[] = [
+  {
+    method: 'get',
+    path: '/sizes',
+    summary: 'The farrier’s table of factory sizes, by range and length',
+    query: { archived: 'true for the archived ones' },
+    answer: z.array(sizeSchema),
+    run: ({ practice, request }) => practice.sizes.all(request.query['archived'] === 'true'),
+  },
+  {
+    method: 'get',
+    path: '/sizes/csv',
+    summary: 'The table as CSV, lengths in mm',
+    answer: { file: 'text/csv' },
+    run: ({ practice, response }) => {
+      response.attachment('sizes.csv').type('text/csv').send(writeCsv(practice.sizes.all()))
+    },
+  },
+  {
+    method: 'post',
+    path: '/sizes/csv',
+    summary: 'Read a table as CSV: a preview row by row; with keep=true it is stored, all of it or nothing',
+    query: { keep: 'true stores it' },
+    body: csvRequest,
+    streams: true,
+    answer: csvReadSchema,
+    answers: { 400: 'With keep: what is wrong, row by row; nothing is stored' },
+    run: async ({ practice, request }) => {
+      if (Number(request.headers['content-length'] ?? 0) > MOST_CSV)
+        throw new BadRequest([{ path: 'csv', message: 'The file is larger than 2 MB: no table of sizes is' }])
+      const sent = await text(request)
+      const table = readCsv(request.is('application/json') ? read(csvRequest, parsed(sent)).csv : sent)
+      const kept = request.query['keep'] === 'true' ? keepCsv(practice, table) : 0
+      return { ...table, kept }
+    },
+  },
+  withBody({
+    method: 'post',
+    path: '/sizes/rank',
+    summary: 'Sizes ranked for a foot: what each would need, and why, the best first',
+    body: rankRequest,
+    answer: rankedSchema,
+    reads: true,
+    answers: { 400: 'Every figure that is missing or not possible, by path' },
+    run: ({ practice, body: { foot, fit, use, sizes } }) => {
+      refuse((sizes ?? []).flatMap((facts, i) => checkSize(facts, `sizes.${i}`)))
+      return { ranked: rankSizes(foot, fit, sizes ?? practice.sizes.all(), use) }
+    },
+  }),
+  ...recordRoutes({
+    path: 'sizes',
+    what: 'size',
+    schema: sizeSchema,
+    table: ({ sizes }) => sizes,
+    check: CHECKS.size,
+  }),
+]
+
+function parsed(sent: string): unknown {
+  try {
+    return JSON.parse(sent)
+  } catch {
+    throw new BadRequest([{ path: 'csv', message: 'The text sent is not JSON' }])
+  }
+}

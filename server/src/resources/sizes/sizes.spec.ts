@@ -1,0 +1,207 @@
+import { randomUUID } from 'node:crypto'
+import request from 'supertest'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import type { Size, SizeFacts } from '@crescent/core'
+import { addHorse, bringIn, FOOT, libraryOf, makeBed, type Bed } from '../../testing'
+
+let bed: Bed
+beforeEach(() => {
+  bed = makeBed()
+})
+afterEach(() => bed.remove())
+
+const holes = [34, 54, 74, 94].map((fromToe) => ({ fromToe, inset: 9 }))
+const facts = (length: number, more: Partial<SizeFacts> = {}): SizeFacts => ({
+  ...{ label: `F${length}`, kind: 'creased-steel', feet: 'front', web: 20, thickness: 8, length },
+  holes: { lateral: holes, medial: holes },
+  ...more,
+})
+const size = (length: number, more: Partial<Size> = {}) => ({
+  ...facts(length),
+  ...{ id: randomUUID(), version: 0, range: 'Everyday', onVan: 3 },
+  ...more,
+})
+const put = (one: ReturnType<typeof size>) => request(bed.app).put(`/api/sizes/${one.id}`).send(one)
+const table = async () => (await request(bed.app).get('/api/sizes').expect(200)).body as Size[]
+
+describe('the table of factory sizes', () => {
+  it('is empty at first, and lists what was stored by range and length', async () => {
+    expect(await table()).toEqual([])
+    for (const [length, range] of [
+      [320, 'Everyday'],
+      [300, 'Everyday'],
+      [310, 'Broad'],
+    ] as const)
+      await put(size(length, { range })).expect(200)
+    expect((await table()).map(({ label }) => label)).toEqual(['F310', 'F300', 'F320'])
+  })
+
+  it('keeps what was not said unsaid, and refuses a stale write', async () => {
+    const stored = (await put(size(300)).expect(200)).body as Size
+    expect(stored).not.toHaveProperty('width')
+    expect(await table()).toEqual([stored])
+    const { body: changed } = await request(bed.app)
+      .put(`/api/sizes/${stored.id}`)
+      .send({ ...stored, width: 124, onVan: 5 })
+      .expect(200)
+    expect(changed).toMatchObject({ version: 2, width: 124, onVan: 5 })
+    await request(bed.app)
+      .put(`/api/sizes/${stored.id}`)
+      .send({ ...stored, onVan: 1 })
+      .expect(409)
+  })
+
+  it('refuses a size that contradicts itself, by figure', async () => {
+    const past = { lateral: [{ fromToe: 190, inset: 9 }], medial: [] }
+    const refused = await put(size(300, { holes: past })).expect(400)
+    expect(JSON.stringify(refused.body)).toMatch(/holes\.lateral\.0\.fromToe.*lies between/)
+    await put(size(140, { web: 58 })).expect(400)
+    expect(await table()).toEqual([])
+  })
+
+  it('goes out with the library and comes in again; a library from before there were sizes comes in too', async () => {
+    await put(size(300)).expect(200)
+    const library = await libraryOf(bed)
+    expect(library['sizes']).toHaveLength(1)
+    const other = makeBed()
+    try {
+      await bringIn(other, library)
+      expect(other.practice.sizes.all()).toEqual(await table())
+      delete library['sizes']
+      await bringIn(other, library)
+    } finally {
+      other.remove()
+    }
+  })
+})
+
+describe('the table as a file', () => {
+  const send = (csv: string, keep = false) =>
+    request(bed.app)
+      .post(`/api/sizes/csv${keep ? '?keep=true' : ''}`)
+      .set('Content-Type', 'text/csv')
+      .send(csv)
+  const HEAD = 'range,label,kind,feet,web,thickness,length,outer holes,inner holes,on van\n'
+  const GOOD = 'Everyday,1,plain steel,front,3/4 in,8,300,34:9; 54:9; 74:9:70,34:9; 54:9,4\n'
+
+  it('is read row by row, and stored only when it is asked for', async () => {
+    const { body } = await send(HEAD + GOOD).expect(200)
+    expect(body).toMatchObject({ kept: 0, errors: [] })
+    expect(body.rows[0].size).toMatchObject({ label: '1', kind: 'plain-steel', web: 19.05, onVan: 4 })
+    expect(body.rows[0].size.holes.lateral[2]).toEqual({ fromToe: 74, inset: 9, pitch: 70 })
+    expect(await table()).toEqual([])
+    expect((await send(HEAD + GOOD, true).expect(200)).body.kept).toBe(1)
+    // The same file again changes nothing.
+    await send(HEAD + GOOD, true).expect(200)
+    expect((await table()).map(({ version }) => version)).toHaveLength(1)
+  })
+
+  it('names what is wrong in each row, and stores nothing of a file with a bad one', async () => {
+    const bad =
+      'Everyday,2,brass,front,wide,8,300,34,,4\nEveryday,3,aluminium,front,20,8,300,34:9; 300:9,,x\n'
+    const { body } = await send(HEAD + GOOD + bad).expect(200)
+    expect(
+      body.rows.map(({ line, errors }: { line: number; errors: unknown[] }) => [line, errors.length]),
+    ).toEqual([
+      [2, 0],
+      [3, 3],
+      [4, 1],
+    ])
+    const columns = body.rows[1].errors.map(({ path }: { path: string }) => path)
+    expect(columns).toEqual(expect.arrayContaining(['kind', 'web', 'outer holes']))
+    const refused = await send(HEAD + GOOD + bad, true).expect(400)
+    expect(JSON.stringify(refused.body)).toMatch(/Line 3, kind: brass: one of creased-steel/)
+    expect(await table()).toEqual([])
+  })
+
+  it('says when a file is of another shape', async () => {
+    const { body } = await send('name;price\nshoe;4\n').expect(200)
+    expect(body.errors[0].message).toMatch(/label, kind, feet, web, thickness are missing/)
+    await send('name;price\nshoe;4\n', true).expect(400)
+    await send('', true).expect(400)
+  })
+
+  it('derives the length from width and toe to heels, and says that it did', async () => {
+    const csv = 'label,kind,feet,web,thickness,width,toe to heels\n7,aluminium,hind,20,8,125,128\n'
+    const { body } = await send(csv).expect(200)
+    expect(body.rows[0].size.lengthDerived).toBe(true)
+    expect(body.rows[0].size.length).toBeGreaterThan(280)
+    expect(body.rows[0].size.length).toBeLessThan(340)
+  })
+
+  it('comes out as it went in, and nothing in it is a formula', async () => {
+    await put(size(300, { label: '=1+1', price: 4.5, weight: 410, width: 125 })).expect(200)
+    const before = await table()
+    const out = (await request(bed.app).get('/api/sizes/csv').expect(200)).text
+    expect(out).toContain("'=1+1")
+    const { body } = await request(bed.app).post('/api/sizes/csv').send({ csv: out }).expect(200)
+    const { id: _id, version: _version, createdAt: _made, updatedAt: _changed, ...rest } = before[0]!
+    expect(body.rows[0].size).toEqual(rest)
+  })
+})
+
+describe('sizes for a foot', () => {
+  it('are ranked out of the table, or as they are given', async () => {
+    for (const length of [290, 303, 330]) await put(size(length)).expect(200)
+    const ofTable = await request(bed.app)
+      .post('/api/sizes/rank')
+      .send({ foot: FOOT, fit: 'general' })
+      .expect(200)
+    expect(ofTable.body.ranked).toHaveLength(3)
+    expect(ofTable.body.ranked[0]).toMatchObject({ label: 'F303', possible: true })
+    const given = await request(bed.app)
+      .post('/api/sizes/rank')
+      .send({ foot: FOOT, fit: 'general', sizes: [facts(290)], use: { work: 'racing' } })
+      .expect(200)
+    expect(given.body.ranked.map(({ label }: { label: string }) => label)).toEqual(['F290'])
+    expect(given.body.ranked[0].holes).toHaveLength(8)
+  })
+
+  it('are refused by figure', async () => {
+    const sizes = [facts(300), facts(300, { web: 90 })]
+    const { body } = await request(bed.app).post('/api/sizes/rank').send({ foot: FOOT, sizes }).expect(400)
+    expect(body.errors[0].path).toBe('sizes.1.web')
+  })
+
+  it('are planned like any shoe', async () => {
+    const shoe = { stock: { kind: 'size', facts: facts(303) }, fit: 'general' }
+    const { body } = await request(bed.app).post('/api/plan').send({ foot: FOOT, shoe }).expect(200)
+    expect(body.iron.centrelineLength).toBeCloseTo(303, 5)
+    expect(body.iron).toHaveProperty('openBy')
+    expect(body.iron.heelLeft).toHaveProperty('medial')
+    const bar = { kind: 'bar', section: { shape: 'flat', width: 20, thickness: 8, material: 'steel' } }
+    await request(bed.app)
+      .post('/api/plan')
+      .send({ foot: FOOT, shoe: { stock: bar, fit: 'general' } })
+      .expect(200)
+  })
+})
+
+describe('what is on the van', () => {
+  it('goes down when a size is nailed on, once, and comes back when another is taken', async () => {
+    const [one, two] = [size(303, { onVan: 2 }), size(310, { onVan: 0 })]
+    await put(one).expect(200)
+    await put(two).expect(200)
+    const { horse, visit } = addHorse(bed.practice)
+    const shoeing = (of: typeof one, version: number) => {
+      const { id, version: _v, range: _r, onVan: _o, ...known } = of
+      const shoe = { stock: { kind: 'size', facts: known, sizeId: id }, fit: 'general' }
+      return {
+        pattern: {
+          ...{ id: patternId, version, horseId: horse.id, side: 'LF', name: 'Everyday', visitId: visit.id },
+          ...{ foot: FOOT, shoe, workshop: {}, notes: '', archived: false },
+        },
+        record: { id: recordId, version, visitId: visit.id, side: 'LF', foot: FOOT, patternId, notes: '' },
+      }
+    }
+    const [patternId, recordId] = [randomUUID(), randomUUID()]
+    const onVan = async () => Object.fromEntries((await table()).map(({ label, onVan }) => [label, onVan]))
+    const save = (of: typeof one, version: number) =>
+      request(bed.app).put(`/api/visits/${visit.id}/feet/LF`).send(shoeing(of, version))
+    await save(one, 0).expect(200)
+    await save(one, 0).expect(200)
+    expect(await onVan()).toEqual({ F303: 1, F310: 0 })
+    await save(two, 1).expect(200)
+    expect(await onVan()).toEqual({ F303: 2, F310: 0 })
+  })
+})
