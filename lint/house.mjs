@@ -23,6 +23,7 @@ export const HOUSE = [
       'look',
       'advice',
       'sizes',
+      'fitting',
       'text',
       'solid',
       'index',

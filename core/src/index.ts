@@ -194,3 +194,12 @@ export type { SizeFacts, SizeHole } from './records/size'
 export type { Size } from './records/size-record'
 export type { SizeStock } from './records/shoe'
 export { VERDICTS } from './terms/verdicts'
+export {
+  planBends,
+  type AnvilShape,
+  type BendTarget,
+  type ToldBend,
+  type ToldBendPlan,
+} from './fitting/plan-bends'
+export { TOLERANCE } from './fitting/bend-plan'
+export type { AnvilMeasures } from './fitting/likely-shape'

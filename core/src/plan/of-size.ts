@@ -8,7 +8,6 @@ import type { Lay } from '../shoe/lay'
 import type { Rims } from '../shoe/rims'
 import { DENSITY } from '../shoe/section'
 import type { Half } from '../terms/half'
-import type { Laid } from './lay'
 import type { Asked } from './read'
 
 /**
@@ -48,7 +47,15 @@ const both = (of: (branch: Half) => number): Record<Half, number> => ({
 export function ironOfSize(
   bar: Iron,
   facts: SizeFacts,
-  { heelLength, fit, rims, section }: Pick<Laid, 'heelLength' | 'fit' | 'rims' | 'section'>,
+  {
+    heelLength,
+    fit,
+    rims,
+    section,
+  }: Pick<Asked, 'fit' | 'section'> & {
+    heelLength: Record<Half, number>
+    rims: Rims
+  },
 ): Iron {
   const heelLeft = both((branch) => heelLength[branch] - fit.heelLength)
   const worked = bar.volume * DENSITY[section.material] * 1e-6

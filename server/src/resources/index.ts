@@ -1,5 +1,6 @@
 import type { Route } from '../http/route'
 import { erasingRoutes } from './erasing/routes'
+import { fittingRoutes } from './fitting/routes'
 import { healthRoutes } from './health/routes'
 import { horseRoutes } from './horses/routes'
 import { joiningRoutes } from './joining/routes'
@@ -30,6 +31,7 @@ export const routes: readonly Route[] = [
   ...patternRoutes,
   ...nailRoutes,
   ...sizeRoutes,
+  ...fittingRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

@@ -1,0 +1,137 @@
+import { problem, ProblemError } from '../notices/problem'
+import { length, told } from '../notices/told'
+import { rotated, subtract, add, type Vec } from '../geometry/vector'
+import type { HEEL_MEASURES } from '../terms/foot-choices'
+import type { Half } from '../terms/half'
+import { turnOf } from './bend'
+import { branchLength, centrelineOf, pointAt, stationOf, type Centreline } from './centreline'
+
+/** What a tape tells of a shoe on the anvil, mm. */
+export interface AnvilMeasures {
+  /** Outside, at its widest. */
+  width: number
+  heelWidth: number
+  /** Outside to outside of the heels, or middle to middle of the web. */
+  heelMeasure: (typeof HEEL_MEASURES)[number]
+  /** From the outside of the toe to a line across the heel ends. */
+  length: number
+}
+
+/** The shape that three measures leave likeliest, and how sure that is. */
+export interface LikelyShape {
+  line: Centreline
+  /** Longer than its pattern along the bar by this, mm; minus shorter. No bend takes that away. */
+  longer: number
+}
+
+/** Where a branch gives when a shoe is opened as a whole: at the toe quarter for its width, at the quarter for its heels. */
+const GIVES = { front: [0.12, 0.45], back: [0.5, 0.85] } as const
+
+/** Steps a give is spread over. */
+const STEPS = 6
+
+/** Looked for within this, mm. */
+const NEAR = 0.01
+
+/**
+ * The likeliest shape of a shoe of which width, heel width and length were measured: its pattern, opened or closed evenly
+ * on both sides at toe quarters and quarters until it measures so. What differs between the branches no tape tells.
+ *
+ * @param web of the bar, mm
+ * @throws ProblemError where no shoe of this pattern measures so
+ */
+export function likelyShape(pattern: Centreline, web: number, measured: AnvilMeasures): LikelyShape {
+  let gives: [number, number] = [0, 0]
+  const read = (at: [number, number]) => measuresOf(opened(pattern, at), web, measured.heelMeasure)
+  for (let i = 0; i < 20; i++) {
+    const now = read(gives)
+    const off: Vec = [measured.width - now.width, measured.heelWidth - now.heelWidth]
+    if (Math.hypot(...off) < NEAR) break
+    const by = 0.02
+    const [a, b] = [read([gives[0] + by, gives[1]]), read([gives[0], gives[1] + by])]
+    const [p, q] = [(a.width - now.width) / by, (b.width - now.width) / by]
+    const [r, s] = [(a.heelWidth - now.heelWidth) / by, (b.heelWidth - now.heelWidth) / by]
+    const whole = p * s - q * r
+    if (Math.abs(whole) < 1e-6) break
+    const step: Vec = [(s * off[0] - q * off[1]) / whole, (p * off[1] - r * off[0]) / whole]
+    const held = Math.min(1, MOST_STEP / Math.max(1e-9, ...step.map(Math.abs)))
+    gives = [gives[0] + step[0] * held, gives[1] + step[1] * held]
+  }
+  const line = opened(pattern, gives)
+  const now = measuresOf(line, web, measured.heelMeasure)
+  const problems = [
+    ...(['width', 'heelWidth'] as const).flatMap((key) =>
+      Math.abs(now[key] - measured[key]) < 1
+        ? []
+        : [
+            problem(
+              `shape.${key}`,
+              told`${key === 'width' ? 'Width' : 'Heel width'}: ${length(measured[key])} beside the other measures is not possible for this shoe; it comes to about ${length(now[key])}`,
+            ),
+          ],
+    ),
+  ]
+  if (problems.length > 0) throw new ProblemError(problems)
+  return { line, longer: 2 * (measured.length - now.length) }
+}
+
+/** The most a give changes at a step, radians. */
+const MOST_STEP = 0.15
+
+/** A pattern opened evenly on both branches: radians at the toe quarters, and at the quarters. */
+function opened(pattern: Centreline, [front, back]: readonly [number, number]): Centreline {
+  let line = pattern
+  for (const branch of ['lateral', 'medial'] as const) {
+    line = spread(line, branch, GIVES.front, front)
+    line = spread(line, branch, GIVES.back, back)
+  }
+  return line
+}
+
+/** A bend spread over a stretch of a branch. */
+function spread(
+  line: Centreline,
+  branch: Half,
+  [from, to]: readonly [number, number],
+  by: number,
+): Centreline {
+  let points = line.points
+  const sign = turnOf(points, branch)
+  const long = branchLength(line, branch)
+  for (let i = 0; i < STEPS; i++) {
+    const station = stationOf(line, branch, long * (from + ((to - from) * (i + 0.5)) / STEPS))
+    const pivot = pointAt({ ...line, points }, station)
+    const behind = (at: number) => (branch === 'lateral' ? at < station : at > station)
+    points = points.map((point, j) =>
+      behind(line.stations[j]!) ? add(pivot, rotated(subtract(point, pivot), (by / STEPS) * sign)) : point,
+    )
+  }
+  return { ...line, points }
+}
+
+/** What a tape would read of a shape. */
+export function measuresOf(
+  line: Centreline,
+  web: number,
+  heelMeasure: AnvilMeasures['heelMeasure'],
+): AnvilMeasures {
+  const { points } = line
+  // Level across the heels: the middle of the heel line to the toe is the shoe's own axis.
+  const [first, last] = [points[0]!, points[points.length - 1]!]
+  const toe = pointAt(line, line.toe)
+  const [x, y] = subtract(toe, [(first[0] + last[0]) / 2, (first[1] + last[1]) / 2])
+  const upright = points.map((point) => rotated(point, Math.atan2(x, y)))
+  const across = upright.map(([one]) => one)
+  const long = upright.map(([, one]) => one)
+  const heels = Math.hypot(first[0] - last[0], first[1] - last[1])
+  return {
+    width: Math.max(...across) - Math.min(...across) + web,
+    heelWidth: heels + (heelMeasure === 'outside' ? web : 0),
+    heelMeasure,
+    length: Math.max(...long) - (upright[0]![1] + upright[upright.length - 1]![1]) / 2 + web / 2,
+  }
+}
+
+/** A shape by points from the lateral to the medial heel; the middle of the toe lies as it does on its pattern. */
+export const shapeByPoints = (points: readonly Vec[], pattern: Centreline): Centreline =>
+  centrelineOf(points, pattern.toe / pattern.stations[pattern.stations.length - 1]!)

@@ -1,0 +1,115 @@
+import { problem, ProblemError } from '../notices/problem'
+import { outOfRange } from '../notices/range'
+import { length, told, type Told } from '../notices/told'
+import type { Vec } from '../geometry/vector'
+import { planShoe } from '../plan/plan'
+import type { FootInput } from '../records/foot'
+import type { ShoeInput } from '../records/shoe'
+import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
+import { centrelineOf, lineLength, type Centreline } from './centreline'
+import { likelyShape, shapeByPoints, type AnvilMeasures } from './likely-shape'
+import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
+
+/** What a shape is brought to: a planned shoe, or a line of points. */
+export type BendTarget = { foot: FootInput; shoe: ShoeInput } | { points: readonly Vec[] }
+
+/** What is known of the shape on the anvil: points along its centreline, or three measures. */
+export type AnvilShape = { points: readonly Vec[] } | AnvilMeasures
+
+/** A correction as it is told at the anvil. */
+export interface ToldBend extends PlannedBend {
+  opens: boolean
+  place: string
+  how: Told
+}
+
+export interface ToldBendPlan extends Omit<BendPlan, 'bends'> {
+  bends: ToldBend[]
+  /** How sure the shape is that it starts from, and what no bend takes away. */
+  notes: Told[]
+}
+
+/** How far off a shape may be left, mm. */
+const TOLERANCES = [0.2, 20] as const
+
+/** A shape longer or shorter than its pattern by more than this is another shoe or another cut, mm. */
+const ANOTHER_LENGTH = 4
+
+/** Noise in points makes a line longer; by this share nobody worries. */
+const NOISY = 0.04
+
+/** A web where none is known, mm: of points only the middle is given. */
+const NO_WEB = 0
+
+/**
+ * The fewest corrections from a shape on the anvil to its pattern.
+ *
+ * @throws ProblemError where target or shape is not possible, by figure
+ */
+export function planBends(target: BendTarget, shape: AnvilShape, tolerance = TOLERANCE): ToldBendPlan {
+  const odd = outOfRange('tolerance', 'Tolerance', 'length', tolerance, TOLERANCES)
+  if (odd) throw new ProblemError([odd])
+  const { pattern, landmarks, web } = read(target)
+  const { line, notes } = shapeOf(shape, pattern, web)
+  const plan = bendPlan(pattern, line, tolerance)
+  return {
+    ...plan,
+    bends: plan.bends.map((bend): ToldBend => {
+      const place = placeInWords(bend, pattern, landmarks)
+      return { ...bend, opens: bend.angle > 0, place, how: onTheHorn(bend, place) }
+    }),
+    notes: [...notes, ...outcome(plan, tolerance)],
+  }
+}
+
+function read(target: BendTarget): { pattern: Centreline; landmarks: Landmark[]; web: number } {
+  if ('points' in target)
+    return { pattern: lineOf(target.points, 'target.points'), landmarks: [], web: NO_WEB }
+  const plan = planShoe(target.foot, target.shoe)
+  const pattern = centrelineOfPlan(plan)
+  return { pattern, landmarks: landmarksOf(plan, pattern), web: plan.section.width }
+}
+
+/** Fewer points say nothing of a shape. */
+const LEAST_POINTS = 5
+
+function lineOf(points: readonly Vec[], path: string): Centreline {
+  if (points.length < LEAST_POINTS)
+    throw new ProblemError([
+      problem(path, `${points.length} points: at least ${LEAST_POINTS} along the centreline are needed`),
+    ])
+  const line = centrelineOf(points)
+  const long = outOfRange(path, 'Length along the points', 'length', lineLength(line), [100, 900])
+  if (long) throw new ProblemError([long])
+  return line
+}
+
+function shapeOf(shape: AnvilShape, pattern: Centreline, web: number): { line: Centreline; notes: Told[] } {
+  if ('points' in shape) {
+    lineOf(shape.points, 'shape.points')
+    const line = shapeByPoints(shape.points, pattern)
+    const longer = lineLength(line) - lineLength(pattern)
+    const off = Math.abs(longer) > Math.max(ANOTHER_LENGTH, lineLength(pattern) * NOISY)
+    return { line, notes: off ? [lengthNote(longer)] : [] }
+  }
+  const { line, longer } = likelyShape(pattern, web, shape)
+  return {
+    line,
+    notes: [
+      'Three measures tell width, heels and length, not which branch is off: both are taken alike. Look along each before striking.',
+      ...(Math.abs(longer) > ANOTHER_LENGTH ? [lengthNote(longer)] : []),
+    ],
+  }
+}
+
+const lengthNote = (longer: number): Told =>
+  told`The shape is ${length(Math.abs(longer))} ${longer > 0 ? 'longer' : 'shorter'} along the bar than its pattern: no bend changes that. ${longer > 0 ? 'Cut the heels, or take a smaller size.' : 'Another cut or a larger size is needed.'}`
+
+function outcome({ within, residual, bends, before }: BendPlan, tolerance: number): Told[] {
+  if (within && bends.length === 0)
+    return [told`It lies within ${length(tolerance)} of its pattern: leave it alone.`]
+  if (within) return []
+  return [
+    told`Bending brings it no nearer than ${length(residual)} (it is ${length(before)} off now): wrong size or wrong cut.`,
+  ]
+}
