@@ -26,8 +26,14 @@ export interface PlannedBend extends Bend {
 /** A sixteenth of an inch: nearer nobody sees it (common practice). */
 export const TOLERANCE = 1.5875
 
-/** A plan aims a little nearer than it must come: hand and tape are off as well. */
-const AIM = 0.36
+/**
+ * A plan aims nearer than it must come: a little for the hand, and by what the points are off for the tape; never nearer than
+ * the last share of the tolerance.
+ */
+const AIM = { hand: 0.9, tape: 2.5, nearest: 0.3 }
+
+const aimOf = (tolerance: number, noise: number): number =>
+  Math.max(AIM.nearest * tolerance, AIM.hand * tolerance - AIM.tape * noise)
 
 /**
  * So near it is near enough where one more bend would only follow the noise of the tape: where what it takes away is less
@@ -58,8 +64,9 @@ export function bendPlan(pattern: Centreline, shape: Centreline, tolerance = TOL
   const target = targetOf(pattern)
   const told = asLongAs(shape, pattern)
   const start = laidOn(target, sampled(told))
-  const before = furthestOff(target, start)
-  const chosen = before <= tolerance * AIM ? [] : search(target, sampled(told), tolerance)
+  const { off: before, noise } = furthestOff(target, start)
+  const aim = aimOf(tolerance, noise)
+  const chosen = before <= aim ? [] : search(target, sampled(told), tolerance, aim)
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
@@ -72,7 +79,7 @@ interface Tried {
   off: number
 }
 
-function search(target: Target, line: Centreline, tolerance: number): Bend[] {
+function search(target: Target, line: Centreline, tolerance: number, aim: number): Bend[] {
   const weights = weighing(target, laidOn(target, line))
   let best: Tried = { bends: [], off: Infinity }
   let sets: readonly PlaceSet[] = [{ places: [], left: weights.all }]
@@ -90,7 +97,7 @@ function search(target: Target, line: Centreline, tolerance: number): Bend[] {
     )
     // One more bend that brings nothing is no bend.
     if (tried.off < best.off - tolerance * 0.02) best = tried
-    if (best.off <= tolerance * AIM) break
+    if (best.off <= aim) break
     sets = goOn(more, count)
   }
   return best.bends
@@ -107,7 +114,7 @@ const MOVE = 2
 function tryOut(target: Target, line: Centreline, sets: readonly (readonly Place[])[]): Tried {
   const tried = (places: readonly Place[]): Tried & { places: readonly Place[] } => {
     const { bends, line: now } = bestAngles(target, line, places)
-    return { places, bends, off: furthestOff(target, now) }
+    return { places, bends, off: furthestOff(target, now).off }
   }
   const nearer = <T extends Tried>(a: T, b: T): T => (b.off < a.off ? b : a)
   let best = sets.map(tried).reduce(nearer)
@@ -135,7 +142,7 @@ function stepped(
   const lines = [told]
   for (const bend of bends) lines.push(bent(lines[lines.length - 1]!, bend))
   const after = laidOn(target, sampled(lines[lines.length - 1]!))
-  const residual = furthestOff(target, after)
+  const { off: residual } = furthestOff(target, after)
   return {
     within: residual <= tolerance,
     ...{ residual, before },

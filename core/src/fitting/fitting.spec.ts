@@ -225,8 +225,8 @@ describe('the fewest bends', () => {
           for (let fromToe = 6; fromToe < branchLength(pattern, branch) - 24; fromToe += 8)
             for (let angle = -14; angle <= 14; angle += 1)
               nearest = Math.min(nearest, furthest5(bent(shape, { branch, fromToe, angle })))
-        // A plan aims at half the tolerance, so that hand and tape have the other half.
-        expect(nearest).toBeGreaterThan(TOLERANCE * 0.3)
+        // A tenth of the tolerance is left for the hand, and the places are looked at in steps.
+        expect(nearest).toBeGreaterThan(TOLERANCE * 0.7)
       }),
       { numRuns: 10, seed: 3, endOnFailure: true },
     )

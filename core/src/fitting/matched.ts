@@ -180,8 +180,10 @@ const DOUBT = 1.5
 /**
  * The greatest distance of a place of a laid line from its own place on the target, mm: the noise of single points averaged
  * out, and what is left of it allowed for. Points without noise are read as they are.
+ *
+ * @returns it, and by how much single points are off either way, mm
  */
-export function furthestOff(target: Target, line: Centreline): number {
+export function furthestOff(target: Target, line: Centreline): { off: number; noise: number } {
   const off = wanting(target, line)
   const read = Array.from({ length: SAMPLES }, (_, i) => {
     // As many samples at the ends as elsewhere: a few points by themselves are noise.
@@ -196,10 +198,11 @@ export function furthestOff(target: Target, line: Centreline): number {
     ) /
       (2 * SAMPLES),
   )
-  return read.reduce((most, { across, along, from }, i) => {
+  const furthest = read.reduce((most, { across, along, from }, i) => {
     const doubt = DOUBT * noise * Math.sqrt(1 / WINDOW + (i - from - SMOOTHED) ** 2 / SPREAD)
     return Math.max(most, Math.hypot(across, along) - doubt)
   }, 0)
+  return { off: furthest, noise }
 }
 
 const WINDOW = 2 * SMOOTHED + 1

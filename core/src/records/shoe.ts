@@ -50,19 +50,19 @@ const branchNailsSchema = z.union([
 
 /** What is said of a shoe beside what it is made of. */
 const design = {
-    fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
-    modifications: z
-      .array(z.object({ kind: z.string() }).catchall(z.union([z.string(), z.number()])))
-      .optional(),
-    nails: z
-      .object({
-        lateral: branchNailsSchema.optional(),
-        medial: branchNailsSchema.optional(),
-        school: z.enum(NAIL_SCHOOL_NAMES).optional().describe('whose limits hold; sound if not said'),
-        size: z.string().max(40).optional().describe('nail out of the workshop’s table'),
-      })
-      .strict()
-      .optional(),
+  fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
+  modifications: z
+    .array(z.object({ kind: z.string() }).catchall(z.union([z.string(), z.number()])))
+    .optional(),
+  nails: z
+    .object({
+      lateral: branchNailsSchema.optional(),
+      medial: branchNailsSchema.optional(),
+      school: z.enum(NAIL_SCHOOL_NAMES).optional().describe('whose limits hold; sound if not said'),
+      size: z.string().max(40).optional().describe('nail out of the workshop’s table'),
+    })
+    .strict()
+    .optional(),
 }
 
 /** A factory shoe as it lies in the box: its facts are copied, so that a table changed later changes no record. */

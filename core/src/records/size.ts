@@ -21,7 +21,9 @@ export const sizeFactsSchema = z
     web: mm,
     thickness: mm,
     length: mm.describe('along the centreline, mm'),
-    width: mm.optional().describe('outside, at its widest, as it comes from the box; derived where it is not said'),
+    width: mm
+      .optional()
+      .describe('outside, at its widest, as it comes from the box; derived where it is not said'),
     holes: z
       .object({ lateral: z.array(sizeHoleSchema).max(6), medial: z.array(sizeHoleSchema).max(6) })
       .strict(),
