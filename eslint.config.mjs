@@ -66,7 +66,7 @@ export default tseslint.config(
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: forbid([
-      ['@crescent/core/*', '!@crescent/core/text', '!@crescent/core/solid', 'zod'],
+      ['@crescent/core/*', '!@crescent/core/text', '!@crescent/core/solid', '!@crescent/core/anvil', 'zod'],
       'screens use the front door of core; schemas stay at the server',
     ]),
   },

@@ -23,6 +23,7 @@ await build({
   alias: {
     '@crescent/core': '../core/src/index.ts',
     '@crescent/core/records/index': '../core/src/records/index.ts',
+    '@crescent/core/anvil': '../core/src/anvil.ts',
   },
 })
 cpSync('src/database/migrations', 'dist/migrations', { recursive: true })

@@ -177,8 +177,7 @@ export type { NailSchoolName } from './terms/nail-schools'
 export { NAIL_RANGES } from './terms/nail-ranges'
 export type { FitName } from './terms/fits'
 export type { Material, SectionShape } from './terms/sections'
-export { rankSizes, type RankedSize } from './sizes/rank'
-export { weighed, type SizeUse, type SizeWeights } from './sizes/use'
+export { factoryHoles } from './nails/factory-holes'
 export { checkSize, SIZE_RANGES } from './shoe/check-size'
 export { lengthFromSold, soldMeasures, soldWidth, type SoldMeasures } from './shoe/as-sold'
 export {
@@ -190,16 +189,7 @@ export {
   SIZE_KIND_LABELS,
 } from './terms/size-kinds'
 export type { SizeFeet, SizeKind } from './terms/size-kinds'
-export type { SizeFacts, SizeHole } from './records/size'
+export { sectionOf, type SizeFacts, type SizeHole } from './records/size'
 export type { Size } from './records/size-record'
 export type { SizeStock } from './records/shoe'
 export { VERDICTS } from './terms/verdicts'
-export {
-  planBends,
-  type AnvilShape,
-  type BendTarget,
-  type ToldBend,
-  type ToldBendPlan,
-} from './fitting/plan-bends'
-export { TOLERANCE } from './fitting/bend-plan'
-export type { AnvilMeasures } from './fitting/likely-shape'

@@ -68,6 +68,8 @@ export interface Iron {
   marks: BarMark[]
   /** A factory shoe: wider than it lies in the box by this at its widest, mm; minus closes. */
   openBy?: number
+  /** Its name. */
+  size?: string
   /** How far each heel reaches beyond where the fit ends, along the branch, mm; minus falls short. */
   heelLeft?: Record<Half, number>
   /** What of it is worth cutting off, mm. */

@@ -37,12 +37,16 @@ export const withValue = (
     return (value === undefined ? rest : { ...rest, [key]: value }) as typeof given
   })
 
-/** What may still be put on, group by group. */
-export const offersBeside = (list: ModificationList): { key: string; label: string; offers: Offer[] }[] =>
+/** What may still be put on, group by group; of a factory shoe only what needs no straight bar. */
+export const offersBeside = (
+  list: ModificationList,
+  ofSize = false,
+): { key: string; label: string; offers: Offer[] }[] =>
   MODIFICATION_GROUPS.map(({ key, label }) => ({
     key,
     label,
     offers: MODIFICATIONS.filter(
-      ({ kind, group }) => group === key && !list.some((given) => given.kind === kind),
+      ({ kind, group, ofBar }) =>
+        group === key && !(ofBar && ofSize) && !list.some((given) => given.kind === kind),
     ).map(({ kind, label: name, purpose }) => ({ kind, label: name, purpose, clash: clashWith(list, kind) })),
   })).filter(({ offers }) => offers.length > 0)

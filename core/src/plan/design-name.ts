@@ -14,8 +14,8 @@ export function modificationWords(shoe: Pick<ShoeInput, 'modifications'>): strin
  *
  * @param bar how a bar that is not a common one is written
  */
-export function designName({ section, fit, modifications }: ShoeInput, bar: string): string {
+export function designName({ section, stock, fit, modifications }: ShoeInput, bar: string): string {
   const fitName = typeof fit === 'string' ? FIT_PRESETS.find((one) => one.name === fit)!.label : 'Own fit'
   const made = modificationWords({ modifications })
-  return `${made === '' ? fitName : `${made}, ${fitName.toLowerCase()}`} ${commonName(section) ?? bar}`
+  return `${made === '' ? fitName : `${made}, ${fitName.toLowerCase()}`} ${stock?.facts.label ?? commonName(section) ?? bar}`
 }

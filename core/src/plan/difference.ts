@@ -26,6 +26,7 @@ export interface Designed {
 /** What differs between two designs, in the order they are decided: bar, fit, modifications, nails, and what follows. */
 export function differences(one: Designed, other: Designed): Difference[] {
   return [
+    ...words('Made of', madeOf(one.shoe), madeOf(other.shoe)),
     ...barDifferences(one.shoe.section, other.shoe.section),
     ...fitDifferences(one.plan, other.plan),
     ...modificationDifferences(one.plan, other.plan),
@@ -35,6 +36,8 @@ export function differences(one: Designed, other: Designed): Difference[] {
     ...figures('Toe lever', 'length', one.plan.balance.toeLever, other.plan.balance.toeLever),
   ]
 }
+
+const madeOf = ({ stock }: ShoeInput): string => stock?.facts.label ?? 'bar'
 
 function figures(
   what: string,

@@ -16,7 +16,7 @@ export function shoeHandles(plan: Plan): Handle[] {
   return [...fitHandles(plan), ...modificationHandles(plan)]
 }
 
-function fitHandles({ fit, foot, outline, section }: Plan): Handle[] {
+function fitHandles({ fit, foot, outline, section, iron }: Plan): Handle[] {
   const { outer, inner } = outline
   const end = outer.length - 1
   const heel = outer[end]!
@@ -24,7 +24,10 @@ function fitHandles({ fit, foot, outline, section }: Plan): Handle[] {
   const quarter = inner[Math.round(inner.length * 0.2)]!
   const places: Record<string, Pick<Handle, 'point' | 'along'>> = {
     spread: { point: outer[Math.round(outer.length * 0.93)]!, along: [-1, 0] },
-    heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
+    // The heels of a factory shoe end where its length ends.
+    ...(iron.size === undefined && {
+      heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
+    }),
   }
   const common = { kind: 'length', view: 'sole', per: 1 } as const
   return [
@@ -44,16 +47,20 @@ function fitHandles({ fit, foot, outline, section }: Plan): Handle[] {
           ]
         : []
     }),
-    {
-      ...common,
-      id: 'section.width',
-      path: 'section.width',
-      label: 'Width of the bar',
-      value: section.width,
-      range: BAR_RANGES.width,
-      point: quarter,
-      along: unit(subtract(quarter, nearestOf(outer, quarter))),
-    },
+    ...(iron.size === undefined
+      ? [
+          {
+            ...common,
+            id: 'section.width',
+            path: 'section.width',
+            label: 'Width of the bar',
+            value: section.width,
+            range: BAR_RANGES.width,
+            point: quarter,
+            along: unit(subtract(quarter, nearestOf(outer, quarter))),
+          },
+        ]
+      : []),
   ]
 }
 
@@ -84,7 +91,9 @@ const modificationHandles = (plan: Plan): Handle[] =>
   })
 
 /** The handles of the holes: each is pulled along the crease, between its neighbours. */
-export function nailHandles({ nails, cuts }: Plan): Handle[] {
+export function nailHandles({ nails, cuts, iron }: Plan): Handle[] {
+  // The holes of a factory shoe are where they are.
+  if (iron.size !== undefined) return []
   return nails.map(({ branch, number, fromToe, x, y }): Handle => {
     const beside = (other: number) => nails.find((nail) => nail.branch === branch && nail.number === other)
     const own = cuts.filter(({ place }) => place.branch === branch)

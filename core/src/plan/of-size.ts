@@ -63,7 +63,7 @@ export function ironOfSize(
   const weight = bar.weight + (facts.weight === undefined ? 0 : facts.weight - worked)
   return {
     ...bar,
-    ...{ weight, heelLeft },
+    ...{ weight, heelLeft, size: facts.label },
     openBy: widthOf(rims.outer) - soldWidth(facts),
     heelToCut: both((branch) => toCut(heelLeft[branch])),
     asSold: soldMeasures(facts),

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { planBends, TOLERANCE } from '@crescent/core'
+import { planBends, TOLERANCE } from '@crescent/core/anvil'
 import { footSchema, HEEL_MEASURES, shoeSchema } from '@crescent/core/records/index'
 import { withBody, type Route } from '../../http/route'
 import { toldSchema } from '../told-schema'

@@ -151,6 +151,7 @@ const ironSchema = object({
   plainCut: mm,
   rules: z.array(object({ name: z.string(), length: mm, difference: mm })),
   openBy: mm.optional().describe('a factory shoe: wider than in the box at its widest; minus closes'),
+  size: z.string().optional().describe('its name'),
   heelLeft: object({ lateral: mm, medial: mm }).optional().describe('beyond where the fit ends; minus short'),
   heelToCut: object({ lateral: mm, medial: mm }).optional(),
   asSold: object({ width: mm, heelsOutside: mm, heelsMiddle: mm, toeToHeels: mm }).optional(),

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { text } from 'node:stream/consumers'
-import { checkSize, rankSizes } from '@crescent/core'
+import { checkSize } from '@crescent/core'
+import { rankSizes } from '@crescent/core/anvil'
 import { footSchema, shoeSchema, sizeFactsSchema, sizeSchema } from '@crescent/core/records/index'
 import { BadRequest, read } from '../../http/door'
 import { withBody, type Route } from '../../http/route'

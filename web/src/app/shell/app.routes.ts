@@ -29,5 +29,10 @@ export const routes: Routes = [
     path: 'bench/:visitId',
     loadChildren: () => import('../bench/bench.routes').then((m) => m.benchRoutes),
   },
+  {
+    path: 'rack',
+    title: 'Rack',
+    loadComponent: () => import('../rack/rack-page').then((m) => m.RackPage),
+  },
   { path: '**', title: 'Nothing here', loadComponent: () => import('./lost').then((m) => m.Lost) },
 ]

@@ -73,6 +73,7 @@ export class App {
     { path: '/round', name: 'Round', icon: 'round' },
     { path: '/stable', name: 'Stable', icon: 'stable' },
     { path: '/bench', name: 'Bench', icon: 'bench' },
+    { path: '/rack', name: 'Rack', icon: 'rack' },
   ]
 
   protected swapUnit(): void {

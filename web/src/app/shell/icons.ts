@@ -23,6 +23,7 @@ import note from '@material-symbols/svg-400/outlined/info.svg'
 import pause from '@material-symbols/svg-400/outlined/pause_circle.svg'
 import person from '@material-symbols/svg-400/outlined/person.svg'
 import print from '@material-symbols/svg-400/outlined/print.svg'
+import rack from '@material-symbols/svg-400/outlined/shelves.svg'
 import redo from '@material-symbols/svg-400/outlined/redo.svg'
 import reset from '@material-symbols/svg-400/outlined/restart_alt.svg'
 import round from '@material-symbols/svg-400/outlined/route.svg'
@@ -59,6 +60,7 @@ const ICONS = {
   pause,
   person,
   print,
+  rack,
   redo,
   reset,
   round,

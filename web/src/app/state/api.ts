@@ -12,6 +12,7 @@ import type {
   ImportReport,
   Losses,
   Section,
+  Size,
   Owner,
   Pattern,
   PracticeFacts,
@@ -30,6 +31,13 @@ import { upload, type Upload } from './upload'
 export interface Shoeing {
   pattern: StoredPattern
   record: FootRecord
+}
+
+/** What a file of sizes holds, row by row. */
+export interface SizesRead {
+  rows: { line: number; size?: Omit<Size, 'id' | 'version'>; errors: { path: string; message: string }[] }[]
+  errors: { path: string; message: string }[]
+  kept: number
 }
 
 const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
@@ -80,6 +88,11 @@ export class Api {
   workshop = (): Observable<WorkshopRecord> => this.http.get<WorkshopRecord>('/api/workshop')
   putWorkshop = (record: WorkshopRecord): Observable<WorkshopRecord> =>
     this.http.put<WorkshopRecord>('/api/workshop', record)
+  sizes = (): Observable<Size[]> => this.http.get<Size[]>('/api/sizes')
+  putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)
+  /** A table of sizes as it would be read; kept only where it is asked for. */
+  readSizes = (csv: string, keep: boolean): Observable<SizesRead> =>
+    this.http.post<SizesRead>('/api/sizes/csv', { csv }, { params: keep ? { keep: 'true' } : {} })
   practice = (): Observable<PracticeFacts> => this.http.get<PracticeFacts>('/api/practice')
   beginPractice = (beginning: Beginning): Observable<PracticeFacts & { horseId: string | null }> =>
     this.http.post<PracticeFacts & { horseId: string | null }>('/api/practice', beginning)

@@ -16,12 +16,17 @@ import { CautionsList } from './cautions-list'
     <div class="pinned">
       <div class="figures" aria-live="polite">
         <p class="bar">
-          <span class="caption">Bar, {{ metal() }}</span>
-          <strong data-testid="section">{{ name() }}</strong>
+          @if (plan().iron.size; as size) {
+            <span class="caption">Factory size</span>
+            <strong data-testid="section">{{ size }}</strong>
+          } @else {
+            <span class="caption">Bar, {{ metal() }}</span>
+            <strong data-testid="section">{{ name() }}</strong>
+          }
         </p>
         <p class="cut" [class.stale]="stale()">
-          <span class="caption">Cut</span>
-          <strong data-testid="cut" [attr.aria-label]="text.length(plan().iron.cutLength)">
+          <span class="caption">{{ headline().caption }}</span>
+          <strong data-testid="cut" [attr.aria-label]="text.length(headline().mm)">
             <span [textContent]="cut().whole"></span>
             <span class="fraction" [textContent]="cut().fraction"></span>
             <span [textContent]="cut().sign"></span>
@@ -83,24 +88,44 @@ import { CautionsList } from './cautions-list'
             </dd>
           </div>
         }
-        <div>
-          <dt>Plain shoe</dt>
-          <dd>
-            {{ text.length(plan().iron.plainCut) }}
-            @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
-              @if (more !== '0') {
-                <small>(this one {{ more }})</small>
-              }
-            }
-          </dd>
-        </div>
-        @for (rule of plan().iron.rules; track rule.name) {
+        @if (plan().iron.heelLeft; as left) {
+          <div data-testid="heel-left">
+            <dt>Heel left over, outer, inner</dt>
+            <dd>{{ text.difference(left.lateral) }}, {{ text.difference(left.medial) }}</dd>
+          </div>
+          @if (heelToCut()) {
+            <div>
+              <dt>To cut, outer, inner</dt>
+              <dd>
+                {{ text.length(plan().iron.heelToCut!.lateral) }},
+                {{ text.length(plan().iron.heelToCut!.medial) }}
+              </dd>
+            </div>
+          }
           <div>
-            <dt>{{ rule.name }} + {{ text.length(rulesAdd) }}</dt>
+            <dt>Width in the box, shaped</dt>
+            <dd>{{ text.length(plan().iron.asSold!.width) }}, {{ text.length(shapedWidth()) }}</dd>
+          </div>
+        } @else {
+          <div>
+            <dt>Plain shoe</dt>
             <dd>
-              {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
+              {{ text.length(plan().iron.plainCut) }}
+              @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
+                @if (more !== '0') {
+                  <small>(this one {{ more }})</small>
+                }
+              }
             </dd>
           </div>
+          @for (rule of plan().iron.rules; track rule.name) {
+            <div>
+              <dt>{{ rule.name }} + {{ text.length(rulesAdd) }}</dt>
+              <dd>
+                {{ text.length(rule.length) }} <small>({{ text.difference(rule.difference) }})</small>
+              </dd>
+            </div>
+          }
         }
         @if (against(); as last) {
           <div>
@@ -108,17 +133,19 @@ import { CautionsList } from './cautions-list'
             <dd>{{ last.change }}</dd>
           </div>
         }
-        <div class="suggest">
-          <dt>Usual bar: {{ plan().suggestion.name }}</dt>
-          <dd>
-            @if (plan().suggestion.name === name()) {
-              this one
-            } @else {
-              <button type="button" (click)="take.emit(plan().suggestion.section)">Take it</button>
-            }
-          </dd>
-          <dd class="reason">{{ text.told(plan().suggestion.reason) }}</dd>
-        </div>
+        @if (plan().iron.size === undefined) {
+          <div class="suggest">
+            <dt>Usual bar: {{ plan().suggestion.name }}</dt>
+            <dd>
+              @if (plan().suggestion.name === name()) {
+                this one
+              } @else {
+                <button type="button" (click)="take.emit(plan().suggestion.section)">Take it</button>
+              }
+            </dd>
+            <dd class="reason">{{ text.told(plan().suggestion.reason) }}</dd>
+          </div>
+        }
       </dl>
       <cr-cautions-list [cautions]="notes()" />
       @if (courses().length > 0) {
@@ -158,7 +185,13 @@ export class IronSlip {
   readonly take = output<Section>()
 
   protected readonly text = inject(FigureText)
-  protected readonly cut = computed(() => this.text.parts(this.plan().iron.cutLength))
+  /** What is done first: how long to cut the bar, or how far to open or close a factory shoe. */
+  protected readonly headline = computed(() => {
+    const { openBy, cutLength } = this.plan().iron
+    if (openBy === undefined) return { caption: 'Cut', mm: cutLength }
+    return { caption: openBy >= 0 ? 'Open by' : 'Close by', mm: Math.abs(openBy) }
+  })
+  protected readonly cut = computed(() => this.text.parts(this.headline().mm))
   protected readonly name = computed(() => {
     const section = this.section()
     const inches = this.text.style().unit === 'in'
@@ -195,13 +228,21 @@ export class IronSlip {
     return from === to ? on(from) : `${on(from)} to ${on(to)}`
   }
 
+  protected readonly heelToCut = computed(() => {
+    const { lateral = 0, medial = 0 } = this.plan().iron.heelToCut ?? {}
+    return lateral + medial > 0
+  })
+  protected readonly shapedWidth = computed(() => {
+    const { asSold, openBy } = this.plan().iron
+    return (asSold?.width ?? 0) + (openBy ?? 0)
+  })
   protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
   protected readonly uneven = computed(
     () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,
   )
   protected readonly against = computed(() => {
     const wears = this.wears()
-    if (!wears) return undefined
+    if (!wears || this.plan().iron.size !== undefined) return undefined
     const change = this.text.difference(this.plan().iron.cutLength - wears.result.cutLength)
     return { name: wears.name, change: change === '0' ? 'same cut' : change }
   })

@@ -15,11 +15,13 @@ import { look } from './look'
 import { map } from './map'
 import { nail } from './nail'
 import { owner } from './owner'
+import { rack } from './rack'
 import { round } from './round'
 import { save } from './save'
 import { settings } from './settings'
 import { shelf } from './shelf'
 import { shoe } from './shoe'
+import { size } from './size'
 import { stable } from './stable'
 import { versions } from './versions'
 import { visit } from './visit'
@@ -34,10 +36,12 @@ export const TOPICS: readonly HelpTopic[] = [
   finding,
   gate,
   map,
+  size,
   shoe,
   gallery,
   nail,
   shelf,
+  rack,
   save,
   load,
   versions,

@@ -85,9 +85,15 @@ export class HoleLines {
   readonly left = output()
 
   protected readonly text = inject(FigureText)
+  /** A factory shoe's holes are where they are: only how a nail leans in them is chosen. */
+  private readonly figuresOfHole = computed(() =>
+    FIGURES.filter(
+      ({ key }) => this.plan().iron.size === undefined || (key !== 'fromToe' && key !== 'inset'),
+    ),
+  )
   protected readonly figures = computed(() => {
     const nail = this.nail()
-    return FIGURES.map((figure) => {
+    return this.figuresOfHole().map((figure) => {
       const path = `shoe.${holeField(nail, figure.key)}`
       const problem = this.problems().find((one) => one.path === path)
       return {

@@ -46,27 +46,31 @@ type End = (typeof ENDS)[number]['key']
     <section>
       <header>
         <h2>{{ side().title }}</h2>
-        <span class="count">
-          <button
-            type="button"
-            class="tap"
-            [attr.aria-label]="'One hole less, ' + side().short"
-            [disabled]="nails().length === 0"
-            (click)="setHoles(-1)"
-          >
-            −
-          </button>
-          {{ nails().length }} holes
-          <button
-            type="button"
-            class="tap"
-            [attr.aria-label]="'One hole more, ' + side().short"
-            [disabled]="asked().holes >= mostHoles"
-            (click)="setHoles(1)"
-          >
-            +
-          </button>
-        </span>
+        @if (made()) {
+          <span class="count">{{ nails().length }} holes, as made</span>
+        } @else {
+          <span class="count">
+            <button
+              type="button"
+              class="tap"
+              [attr.aria-label]="'One hole less, ' + side().short"
+              [disabled]="nails().length === 0"
+              (click)="setHoles(-1)"
+            >
+              −
+            </button>
+            {{ nails().length }} holes
+            <button
+              type="button"
+              class="tap"
+              [attr.aria-label]="'One hole more, ' + side().short"
+              [disabled]="asked().holes >= mostHoles"
+              (click)="setHoles(1)"
+            >
+              +
+            </button>
+          </span>
+        }
       </header>
       <table>
         <thead>
@@ -146,7 +150,7 @@ type End = (typeof ENDS)[number]['key']
           }
         </tbody>
       </table>
-      @for (end of ends; track end.key) {
+      @for (end of made() ? [] : ends; track end.key) {
         <cr-figure-field
           [field]="endField(end.key)"
           [label]="end.label"
@@ -246,6 +250,8 @@ type End = (typeof ENDS)[number]['key']
 export class NailBranch {
   readonly side = input.required<BranchWords>()
   readonly plan = input.required<Plan>()
+  /** The holes were made in the factory. */
+  protected readonly made = computed(() => this.plan().iron.size !== undefined)
   /** What was asked of this branch. */
   readonly asked = input.required<BranchNails>()
   readonly problems = input<readonly Problem[]>([])

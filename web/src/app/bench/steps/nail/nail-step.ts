@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core'
 import {
   bySchool,
+  factoryHoles,
   describeProblem,
   resolveNails,
   SCHOOLS_OF_NAILING,
   type Half,
+  type ShoeInput,
   type BranchNails,
   type KeepClear,
   type NailPlan,
@@ -26,6 +28,10 @@ import { ExitList } from './exit-list'
 import { holeField } from './hole-lines'
 import { BRANCHES } from '../../../drawing/nail-words'
 import { Worded } from '../../../help/worded'
+
+/** The nails of a shoe: in the holes it was made with, or in those that are punched. */
+const nailsOf = ({ stock, nails }: ShoeInput): NailPlan =>
+  stock ? factoryHoles(stock.facts, nails) : resolveNails(nails)
 
 /** Nails: school, size, which holes are driven, where each lies and leans, and what is to be thought of it. */
 @Component({
@@ -158,7 +164,7 @@ export class NailStep {
   protected readonly branches = BRANCHES
   protected readonly schools = SCHOOLS_OF_NAILING.map(({ name, label }) => ({ key: name, label }))
 
-  protected readonly asked = computed(() => resolveNails(this.draft().shoe.nails))
+  protected readonly asked = computed(() => nailsOf(this.draft().shoe))
   protected readonly school = computed(() =>
     SCHOOLS_OF_NAILING.find(({ name }) => name === this.plan().nailing.school)!,
   )
@@ -206,7 +212,7 @@ export class NailStep {
   /** What is changed is the shoe as it stands now, not as it was drawn last: a quick hand is ahead of the screen. */
   private put(edit: (now: NailPlan) => NailPlan, touched: string): void {
     const { shoe } = this.standing() ?? this.draft()
-    const nails = edit(resolveNails(shoe.nails))
+    const { made: _made, ...nails } = edit(nailsOf(shoe))
     this.store.dispatch(benchActions.setShoe({ shoe: { ...shoe, nails }, touched }))
   }
 }

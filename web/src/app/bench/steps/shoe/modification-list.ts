@@ -218,7 +218,9 @@ export class ModificationList {
   )
 
   /** What may be added, group by group, and why not where it may not. */
-  protected readonly groups = computed(() => offersBeside(this.modifications()))
+  protected readonly groups = computed(() =>
+    offersBeside(this.modifications(), this.plan()?.iron.size !== undefined),
+  )
 
   /** What was pressed is gone: the focus stays at its place, not at the top of the page. */
   private focusOn(selector: string): void {

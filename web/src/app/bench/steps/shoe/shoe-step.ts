@@ -60,59 +60,67 @@ type Modifications = NonNullable<ShoeInput['modifications']>
           }
         </div>
       </details>
-      <h2>Bar</h2>
-      <mat-form-field class="whole" subscriptSizing="dynamic">
-        <mat-label>Common sections</mat-label>
-        <mat-select [value]="common()" (valueChange)="takeCommon($event)">
-          @if (!common()) {
-            <mat-option [value]="undefined">own section</mat-option>
-          }
-          @for (one of sections; track one.name) {
-            <mat-option [value]="one.name">{{ one.name }} · {{ one.use }}</mat-option>
-          }
-        </mat-select>
-      </mat-form-field>
-      <cr-figure-field
-        field="section.width"
-        label="Width of the bar"
-        kind="length"
-        where="The web, as it lies under the foot."
-        [value]="shoe().section.width"
-        [entry]="entry('section.width')"
-        [problem]="problemOf('shoe.section.width')"
-        (figure)="setSection('width', $event)"
-        (unread)="keep('section.width', $event)"
-        (left)="settle()"
-      />
-      <cr-figure-field
-        field="section.thickness"
-        label="Thickness"
-        kind="length"
-        where="Its height from the foot to the ground."
-        [value]="shoe().section.thickness"
-        [entry]="entry('section.thickness')"
-        [problem]="problemOf('shoe.section.thickness')"
-        (figure)="setSection('thickness', $event)"
-        (unread)="keep('section.thickness', $event)"
-        (left)="settle()"
-      />
-      <div class="pair">
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Shape</mat-label>
-          <mat-select [value]="shoe().section.shape" (valueChange)="change({ shape: $event })">
-            <mat-option value="flat">flat</mat-option>
-            <mat-option value="concave">concave</mat-option>
-            <mat-option value="half-round">half-round</mat-option>
+      @if (shoe().stock; as stock) {
+        <h2>Factory size</h2>
+        <p class="size">
+          <strong>{{ stock.facts.label }}</strong>, web and thickness {{ sizeWords() }}. Its steel is as it
+          came; what can be made of it is below.
+        </p>
+      } @else {
+        <h2>Bar</h2>
+        <mat-form-field class="whole" subscriptSizing="dynamic">
+          <mat-label>Common sections</mat-label>
+          <mat-select [value]="common()" (valueChange)="takeCommon($event)">
+            @if (!common()) {
+              <mat-option [value]="undefined">own section</mat-option>
+            }
+            @for (one of sections; track one.name) {
+              <mat-option [value]="one.name">{{ one.name }} · {{ one.use }}</mat-option>
+            }
           </mat-select>
         </mat-form-field>
-        <mat-form-field subscriptSizing="dynamic">
-          <mat-label>Metal</mat-label>
-          <mat-select [value]="shoe().section.material" (valueChange)="change({ material: $event })">
-            <mat-option value="steel">steel</mat-option>
-            <mat-option value="aluminium">aluminium</mat-option>
-          </mat-select>
-        </mat-form-field>
-      </div>
+        <cr-figure-field
+          field="section.width"
+          label="Width of the bar"
+          kind="length"
+          where="The web, as it lies under the foot."
+          [value]="shoe().section.width"
+          [entry]="entry('section.width')"
+          [problem]="problemOf('shoe.section.width')"
+          (figure)="setSection('width', $event)"
+          (unread)="keep('section.width', $event)"
+          (left)="settle()"
+        />
+        <cr-figure-field
+          field="section.thickness"
+          label="Thickness"
+          kind="length"
+          where="Its height from the foot to the ground."
+          [value]="shoe().section.thickness"
+          [entry]="entry('section.thickness')"
+          [problem]="problemOf('shoe.section.thickness')"
+          (figure)="setSection('thickness', $event)"
+          (unread)="keep('section.thickness', $event)"
+          (left)="settle()"
+        />
+        <div class="pair">
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>Shape</mat-label>
+            <mat-select [value]="shoe().section.shape" (valueChange)="change({ shape: $event })">
+              <mat-option value="flat">flat</mat-option>
+              <mat-option value="concave">concave</mat-option>
+              <mat-option value="half-round">half-round</mat-option>
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field subscriptSizing="dynamic">
+            <mat-label>Metal</mat-label>
+            <mat-select [value]="shoe().section.material" (valueChange)="change({ material: $event })">
+              <mat-option value="steel">steel</mat-option>
+              <mat-option value="aluminium">aluminium</mat-option>
+            </mat-select>
+          </mat-form-field>
+        </div>
+      }
 
       <h2>Fit</h2>
       <div class="fits" role="radiogroup" aria-label="Fit">
@@ -252,6 +260,10 @@ export class ShoeStep {
   protected readonly fitFigures = FIT_FIGURES
   protected readonly waysBack = WAYS_BACK.map((key) => ({ key, label: key }))
   protected readonly shoe = computed(() => this.draft().shoe)
+  protected readonly sizeWords = computed(() => {
+    const { width, thickness } = this.shoe().section
+    return `${this.text.bare(width)} x ${this.text.length(thickness)}`
+  })
   protected readonly common = computed(() => commonName(this.shoe().section))
   protected readonly fitName = computed(() => {
     const { fit } = this.shoe()

@@ -1,0 +1,12 @@
+// The front door to what is done at the anvil: sizes weighed for a foot, bends planned. Fetched by the steps that ask for it.
+export { rankSizes, type RankedSize } from './sizes/rank'
+export { weighed, type SizeUse, type SizeWeights, type Weighed } from './sizes/use'
+export {
+  planBends,
+  type AnvilShape,
+  type BendTarget,
+  type ToldBend,
+  type ToldBendPlan,
+} from './fitting/plan-bends'
+export { TOLERANCE } from './fitting/bend-plan'
+export type { AnvilMeasures } from './fitting/likely-shape'

@@ -1,0 +1,250 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import type { Plan } from '@crescent/core'
+import { FigureText } from '../../../drawing/figure-text'
+import { seen, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
+import { Sizing } from './sizing'
+
+/** A size on the foot with its holes, another laid over it, and what to measure before either is carried. */
+@Component({
+  selector: 'cr-size-over',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (drawing(); as drawn) {
+      <div class="two">
+        <svg [attr.viewBox]="drawn.box" role="img" [attr.aria-label]="drawn.label">
+          <path class="foot" [attr.d]="drawn.foot" />
+          <path class="line" [attr.d]="drawn.whiteLine" />
+          <path class="frog" [attr.d]="drawn.frog" />
+          <path class="mine" [attr.d]="drawn.mine" />
+          @if (drawn.theirs) {
+            <path class="theirs" [attr.d]="drawn.theirs" />
+          }
+          <path class="mark" [attr.d]="drawn.buttress" />
+          <path class="mark bulbs" [attr.d]="drawn.bulbs" />
+          @for (hole of drawn.holes; track $index) {
+            <g [attr.transform]="hole.at" [class.bad]="hole.bad">
+              <rect x="-3.2" y="-1.5" width="6.4" height="3" rx="0.5" [attr.transform]="hole.turn" />
+              @if (hole.bad) {
+                <path class="cross" d="M-4 -4L4 4M-4 4L4 -4" />
+              }
+            </g>
+          }
+        </svg>
+        <div class="words">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Measure</th>
+                <th scope="col">in the box</th>
+                <th scope="col">shaped</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of measures(); track row.label) {
+                <tr>
+                  <th scope="row">{{ row.label }}</th>
+                  <td>{{ row.sold }}</td>
+                  <td>
+                    <b>{{ row.shaped }}</b>
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+          <p>
+            <b>{{ name() }}</b>: {{ heels() }}
+          </p>
+          @if (other(); as theirs) {
+            <p class="their">Dashed, {{ theirs.label }}: {{ theirs.heels }}</p>
+          }
+          <p class="muted">
+            Chalk the shaped measures on the anvil. Cross: a hole inside the white line. Lines: buttress, and
+            plumb of the bulbs.
+          </p>
+        </div>
+      </div>
+    } @else {
+      <p class="note">Measure the foot, and the sizes are laid on it here.</p>
+    }
+  `,
+  styleUrl: '../shoe/views.scss',
+  styles: `
+    .two {
+      display: grid;
+      flex: 1;
+      grid-template-columns: minmax(0, 1.5fr) minmax(200px, 1fr);
+      gap: 12px;
+      min-height: 0;
+    }
+    svg {
+      min-height: 0;
+      max-height: 100%;
+    }
+    .words {
+      align-self: center;
+      font-size: 0.92rem;
+    }
+    @media (max-width: 819px) {
+      .two {
+        grid-template-columns: 1fr;
+      }
+      svg {
+        max-height: 62vh;
+      }
+    }
+    .foot {
+      fill: var(--sole);
+      stroke: var(--ink);
+      stroke-width: 0.6;
+    }
+    .frog {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-width: 0.6;
+    }
+    .line {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-width: 0.5;
+      stroke-dasharray: 2 1.5;
+    }
+    .mine {
+      fill: color-mix(in srgb, var(--steel) 55%, transparent);
+      stroke: var(--ember);
+      stroke-width: 1.2;
+      stroke-linejoin: round;
+    }
+    .theirs {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 0.8;
+      stroke-dasharray: 3 3;
+    }
+    .mark {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 0.7;
+    }
+    .bulbs {
+      stroke-dasharray: 5 2 1 2;
+    }
+    rect {
+      fill: var(--ink);
+    }
+    .bad rect {
+      fill: var(--stop);
+    }
+    .cross {
+      fill: none;
+      stroke: var(--stop);
+      stroke-width: 1.4;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-variant-numeric: tabular-nums;
+    }
+    th,
+    td {
+      padding: 5px 4px;
+      text-align: left;
+      border-bottom: 1px solid var(--rule);
+    }
+    tbody th {
+      font-weight: 500;
+    }
+    td b {
+      font-size: 1.1rem;
+      white-space: nowrap;
+    }
+  `,
+})
+export class SizeOver {
+  private readonly sizing = inject(Sizing)
+  private readonly text = inject(FigureText)
+
+  protected readonly name = computed(() => this.sizing.shown()?.label ?? '')
+  protected readonly heels = computed(() => {
+    const plan = this.sizing.plan()
+    return plan ? this.heelWords(plan) : ''
+  })
+  protected readonly other = computed(() => {
+    const [row, plan] = [this.sizing.over(), this.sizing.overPlan()]
+    return row && plan && { label: row.label, heels: this.heelWords(plan) }
+  })
+
+  protected readonly measures = computed(() => {
+    const plan = this.sizing.plan()
+    const sold = plan?.iron.asSold
+    if (!plan || !sold) return []
+    const width = sold.width + plan.iron.openBy!
+    return [
+      { label: 'Width, outside', sold: this.text.length(sold.width), shaped: this.text.length(width) },
+      {
+        label: 'Heels, outside',
+        sold: this.text.length(sold.heelsOutside),
+        shaped: this.text.length(plan.heels.outside),
+      },
+      {
+        label: 'Heels, middle of web',
+        sold: this.text.length(sold.heelsMiddle),
+        shaped: this.text.length(plan.heels.middleOfWeb),
+      },
+    ]
+  })
+
+  protected readonly drawing = computed(() => {
+    const [plan, over] = [this.sizing.plan(), this.sizing.overPlan()]
+    if (!plan) return undefined
+    const view = soleView(this.sizing.side(), plan.foot.widestFromToe)
+    const { landmarks, outline } = plan
+    const all = [outline.foot, outline.body, landmarks.bulbs, ...(over ? [over.outline.body] : [])].flat()
+    const xs = all.map(([x]) => x * view.mirror)
+    const ys = all.map(([, y]) => view.toeY - y)
+    const [left, top, right, bottom] = [
+      Math.min(...xs) - 5,
+      Math.min(...ys) - 5,
+      Math.max(...xs) + 5,
+      Math.max(...ys) + 5,
+    ]
+    const across = (y: number) =>
+      svgPath(
+        [
+          [-plan.foot.heelWidth * 0.62, y],
+          [plan.foot.heelWidth * 0.62, y],
+        ],
+        view,
+      )
+    return {
+      label: `${this.name()} on the ${this.sizing.side()} foot${this.other() ? `, ${this.other()!.label} laid over it` : ''}`,
+      box: `${left} ${top} ${right - left} ${bottom - top}`,
+      foot: svgPath(outline.foot, view, true),
+      frog: svgPath(landmarks.frog, view, true),
+      whiteLine: svgPath(landmarks.whiteLineOuter, view),
+      mine: svgRings(outline.whole, view),
+      theirs: over ? svgRings(over.outline.whole, view) : '',
+      buttress: across(landmarks.lateralButtress[1]),
+      bulbs: across(landmarks.bulbY),
+      holes: plan.nails.map((nail) => {
+        const [x, y] = seen([nail.x, nail.y], view)
+        const turn = (Math.atan2(y - plan.foot.widestFromToe, x) * 180) / Math.PI + 90
+        return {
+          at: `translate(${x.toFixed(2)} ${y.toFixed(2)})`,
+          turn: `rotate(${turn.toFixed(1)})`,
+          bad: nail.verdict === 'would-prick',
+        }
+      }),
+    }
+  })
+
+  private heelWords({ iron }: Plan): string {
+    const left = iron.heelLeft!
+    const say = (whose: string, value: number) =>
+      Math.abs(value) < 1.6
+        ? `${whose} heel ends where it should`
+        : `${whose} heel ${this.text.length(Math.abs(value))} ${value > 0 ? 'left over' : 'short'}`
+    return Math.abs(left.lateral - left.medial) < 1.6
+      ? `${say('each', (left.lateral + left.medial) / 2)}.`
+      : `${say('outer', left.lateral)}, ${say('inner', left.medial)}.`
+  }
+}

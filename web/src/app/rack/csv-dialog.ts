@@ -1,0 +1,159 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import {
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog'
+import { firstValueFrom } from 'rxjs'
+import { FigureText } from '../drawing/figure-text'
+import { HelpButton } from '../help/help-button'
+import { Api, failureText, type SizesRead } from '../state/api'
+
+/** A table of sizes out of a file: seen row by row, then kept as a whole or not at all. */
+@Component({
+  selector: 'cr-csv-dialog',
+  imports: [HelpButton, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>Table of sizes in</h2>
+    <mat-dialog-content>
+      <p>
+        A file of comma separated values with a line of headings: label, kind, feet, web, thickness, and
+        length, or width and toe to heels. Bare numbers are millimetres; 3/4 in is read as well. “Table out”
+        writes one to look at.
+      </p>
+      <input
+        #file
+        type="file"
+        accept=".csv,text/csv,text/plain"
+        aria-label="File of sizes"
+        (change)="choose(file.files)"
+      />
+      @if (failure()) {
+        <p class="wrong" role="alert">{{ failure() }}</p>
+      }
+      @if (read(); as table) {
+        @for (error of table.errors; track error.message) {
+          <p class="wrong" role="alert">{{ error.message }}.</p>
+        }
+        @if (table.rows.length > 0) {
+          <p role="status">
+            {{ good() }} of {{ table.rows.length }} rows can be kept.
+            @if (good() < table.rows.length) {
+              Put the others right in the file and choose it again: a table is kept as a whole.
+            }
+          </p>
+          <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">Line</th>
+                  <th scope="col">Size</th>
+                  <th scope="col">What it is, or what is wrong</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of table.rows; track row.line) {
+                  <tr [class.bad]="row.errors.length > 0">
+                    <td>{{ row.line }}</td>
+                    <td>{{ row.size ? row.size.range + ' ' + row.size.label : '' }}</td>
+                    <td>
+                      @if (row.size; as size) {
+                        {{ text.bare(size.web) }} x {{ text.length(size.thickness) }},
+                        {{ text.length(size.length) }} long{{ size.lengthDerived ? ' (derived)' : '' }}
+                      }
+                      @for (error of row.errors; track $index) {
+                        <div>{{ error.path }}: {{ error.message }}</div>
+                      }
+                    </td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        }
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="end">
+      <cr-help-button topic="rack" />
+      <button mat-button mat-dialog-close>Not now</button>
+      <button mat-flat-button [disabled]="!canKeep() || busy()" (click)="keep()">
+        Keep {{ good() || '' }}
+      </button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    input {
+      min-height: 44px;
+      font: inherit;
+    }
+    .rows {
+      max-height: 46vh;
+      overflow: auto;
+      border: 1px solid var(--rule);
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-variant-numeric: tabular-nums;
+    }
+    th,
+    td {
+      padding: 5px 8px;
+      text-align: left;
+      vertical-align: top;
+      border-bottom: 1px solid var(--rule);
+    }
+    .bad td {
+      background: var(--stop-wash);
+    }
+    .wrong {
+      padding: 8px 12px;
+      color: var(--stop);
+      background: var(--stop-wash);
+    }
+  `,
+})
+export class CsvDialog {
+  private readonly api = inject(Api)
+  private readonly dialog = inject<MatDialogRef<CsvDialog, boolean>>(MatDialogRef)
+  protected readonly text = inject(FigureText)
+  protected readonly read = signal<SizesRead | undefined>(undefined)
+  protected readonly failure = signal('')
+  protected readonly busy = signal(false)
+  private csv = ''
+
+  protected readonly good = computed(() => (this.read()?.rows ?? []).filter(({ size }) => size).length)
+  protected readonly canKeep = computed(() => {
+    const table = this.read()
+    return !!table && table.errors.length === 0 && table.rows.length > 0 && this.good() === table.rows.length
+  })
+
+  protected async choose(files: FileList | null): Promise<void> {
+    const file = files?.[0]
+    if (!file) return
+    this.csv = await file.text()
+    await this.send(false)
+  }
+
+  protected async keep(): Promise<void> {
+    if (await this.send(true)) this.dialog.close(true)
+  }
+
+  private async send(keep: boolean): Promise<boolean> {
+    this.busy.set(true)
+    try {
+      this.read.set(await firstValueFrom(this.api.readSizes(this.csv, keep)))
+      this.failure.set('')
+      return true
+    } catch (error) {
+      this.failure.set(failureText(error))
+      return false
+    } finally {
+      this.busy.set(false)
+    }
+  }
+}
