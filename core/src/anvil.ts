@@ -9,4 +9,7 @@ export {
   type ToldBendPlan,
 } from './fitting/plan-bends'
 export { TOLERANCE } from './fitting/bend-plan'
+export { tappedShape, TRY_PLACES, type SeenOff, type TryPlace } from './fitting/tapped-shape'
+export { centrelineOfPlan } from './fitting/place-words'
+export { measuresOf } from './fitting/likely-shape'
 export type { AnvilMeasures } from './fitting/likely-shape'

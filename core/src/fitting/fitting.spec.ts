@@ -11,6 +11,7 @@ import { branchLength, centrelineOf, lineLength, pointAt, stationOf, type Centre
 import { likelyShape, measuresOf, shapeByPoints } from './likely-shape'
 import { centrelineOfPlan } from './place-words'
 import { planBends } from './plan-bends'
+import { tappedShape } from './tapped-shape'
 
 const plan = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
 const pattern = centrelineOfPlan(plan)
@@ -297,6 +298,29 @@ describe('a shape from three measures', () => {
     expect(() =>
       planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { ...right, width: 60, heelWidth: 390 }),
     ).toThrow(ProblemError)
+  })
+})
+
+describe('a shape as it was seen on the foot', () => {
+  it('stands off its pattern where and as far as it was said, and nowhere else', () => {
+    const shape = tappedShape(pattern, [{ branch: 'lateral', place: 'heel', by: -6 }])
+    expect(shape[0]![0]).toBeLessThan(pattern.points[0]![0] - 5)
+    shape.forEach(([x, y], i) => {
+      if (pattern.stations[i]! > pattern.toe) expect([x, y]).toEqual(pattern.points[i])
+    })
+    const wide = tappedShape(pattern, [{ branch: 'medial', place: 'quarter', by: 4 }])
+    const most = Math.max(
+      ...wide.map(([x, y], i) => Math.hypot(x - pattern.points[i]![0], y - pattern.points[i]![1])),
+    )
+    expect(most).toBeCloseTo(4, 1)
+    expect(Math.min(...wide.map(([x]) => x))).toBeLessThan(Math.min(...pattern.points.map(([x]) => x)) - 3)
+  })
+
+  it('is brought back by opening the heel that was tight', () => {
+    const shape = tappedShape(pattern, [{ branch: 'lateral', place: 'heel', by: -6 }])
+    const found = planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { points: shape })
+    expect(found.within).toBe(true)
+    expect(found.bends.map(({ branch, opens }) => [branch, opens])).toEqual([['lateral', true]])
   })
 })
 

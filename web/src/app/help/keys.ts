@@ -3,7 +3,7 @@ export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Enter', 'next figure, in the order of the work'],
   ['Up, Down', 'a division of the rule (or half a millimetre) more or less, in a field or on a handle'],
   ['1 2 3 4', 'LF, RF, LH, RH'],
-  ['L, M, Z, S, N', 'Look, Map, Size, Shoe, Nail'],
+  ['L, M, Z, S, Y, N', 'Look, Map, Size, Shoe, Try, Nail'],
   ['F, T', 'fit the drawing, true size'],
   ['H', 'handles of frog, bars, wall and bone while mapping'],
   ['Ctrl S', 'save the pattern'],

@@ -4,6 +4,7 @@ import { MAP } from './map/step'
 import { NAIL } from './nail/step'
 import { SIZE } from './size/step'
 import { SHOE } from './shoe/step'
+import { TRY } from './try/step'
 
 /** The steps of the Bench in the order of the work. Another is a folder beside these and a line here. */
-export const STEPS: readonly [BenchStep, ...BenchStep[]] = [LOOK, MAP, SIZE, SHOE, NAIL]
+export const STEPS: readonly [BenchStep, ...BenchStep[]] = [LOOK, MAP, SIZE, SHOE, TRY, NAIL]

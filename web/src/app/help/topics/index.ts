@@ -24,6 +24,7 @@ import { shoe } from './shoe'
 import { size } from './size'
 import { stable } from './stable'
 import { versions } from './versions'
+import { tryOn } from './try-on'
 import { visit } from './visit'
 
 /** Every topic, in the order of the work. */
@@ -39,6 +40,7 @@ export const TOPICS: readonly HelpTopic[] = [
   size,
   shoe,
   gallery,
+  tryOn,
   nail,
   shelf,
   rack,

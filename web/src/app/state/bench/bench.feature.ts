@@ -41,6 +41,7 @@ import {
   footDraft,
   footInput,
   isMeasured,
+  type AnvilDraft,
   type Draft,
   type Drafts,
   type Step,
@@ -69,6 +70,8 @@ export const benchActions = createActionGroup({
     setSchool: props<{ school: BreakoverSchoolName; all: boolean }>(),
     setKeepClear: props<{ keepClear: KeepClear[] }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
+    /** What was seen or measured of the shoe on the anvil. */
+    setAnvil: props<{ anvil: AnvilDraft; touched: string }>(),
     copyLast: emptyProps(),
     mirror: emptyProps(),
     loadPattern: props<{ pattern: StoredPattern; withFoot: boolean }>(),
@@ -158,6 +161,13 @@ export const benchFeature = createFeature({
         ...draft,
         shoe,
         foot: { ...draft.foot, entries: without(draft.foot.entries, touched) },
+      })),
+    ),
+    on(benchActions.setAnvil, (state, { anvil, touched }): BenchState =>
+      touch(state, touched, ({ foot, ...draft }) => ({
+        ...draft,
+        anvil,
+        foot: { ...foot, entries: without(foot.entries, touched) },
       })),
     ),
     on(benchActions.copyLast, (state): BenchState => {

@@ -12,6 +12,7 @@ const WORDS: Record<string, string> = {
   pattern: 'taking up a pattern',
   discard: 'going back to what is saved',
   theirs: 'taking the other window’s',
+  size: 'factory size',
   section: 'bar',
   advice: 'what was agreed',
   fit: 'fit',
@@ -26,6 +27,7 @@ export function changeWords(what: string): string {
   const known = WORDS[what] ?? FOOT_FIGURES.find(({ key }) => key === what)?.label.toLowerCase()
   if (known) return known
   const [kind = '', name = '', key = ''] = what.split('.')
+  if (kind === 'anvil') return 'the shape on the anvil'
   if (kind === 'fit') return FIT_FIGURES.find((figure) => figure.key === name)?.label.toLowerCase() ?? 'fit'
   if (kind === 'template') return 'beginning from a design'
   if (kind === 'mod') {

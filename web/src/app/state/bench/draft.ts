@@ -37,10 +37,21 @@ export interface FootDraft {
   entries: Record<string, string>
 }
 
+/** What was measured of a shoe on the anvil, mm, and where it was seen off on the foot. */
+export interface AnvilDraft {
+  by: 'tape' | 'eye'
+  width?: number
+  heelWidth?: number
+  length?: number
+  seen: { branch: 'lateral' | 'medial'; place: string; by: number }[]
+}
+
 /** The work on one foot of one visit. Whole in itself, so that undo and the browser's store keep it as it is. */
 export interface Draft {
   foot: FootDraft
   shoe: ShoeInput
+  /** What was seen and measured of the shoe on the anvil, where anything was. */
+  anvil?: AnvilDraft
   /**
    * The stored records this work began from; the server refuses it if they changed since.
    * Version 0: sent once and not answered yet.

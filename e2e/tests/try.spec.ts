@@ -1,0 +1,88 @@
+import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+
+test.describe('a try-on', () => {
+  test('by the tape: what is off is bent from toe to heel, and stepped through on the drawing', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Try' }).click()
+    await expect(page.getByText(/When it is right it measures/)).toBeVisible()
+    // Key by key, as it is read off the tape: the heels are narrow.
+    await field(page, 'anvil.heelWidth').click()
+    await page.keyboard.type('3 1/8')
+    await page.keyboard.press('Enter')
+    const bends = page.getByTestId('bends').getByRole('listitem')
+    await expect(bends.first()).toBeVisible()
+    const count = await bends.count()
+    expect(count).toBeGreaterThan(1)
+    expect(count).toBeLessThan(5)
+    await expect(bends.first()).toContainText(/Open|Close/)
+    await expect(bends.first()).toContainText('leave daylight beneath')
+    await expectAccessible(page)
+    for (let i = 1; i <= count; i++) await page.getByRole('button', { name: `Make bend ${i}` }).click()
+    await expect(page.getByRole('button', { name: 'All made' })).toBeDisabled()
+    await expect(
+      page.getByRole('img', { name: `The shape on the anvil over its pattern, after ${count} bends` }),
+    ).toBeVisible()
+    // What was measured stays while another step is looked at, and no measure of a shoe is refused by name.
+    await page.getByRole('tab', { name: 'Nail' }).click()
+    await page.getByRole('tab', { name: 'Try' }).click()
+    await expect(field(page, 'anvil.heelWidth')).toHaveValue(/3 1\/8/)
+    await field(page, 'anvil.heelWidth').fill('11')
+    await expect(
+      page
+        .getByRole('alert')
+        .filter({ hasText: /Heel width: 11" beside the other measures/ })
+        .first(),
+    ).toBeVisible()
+    // Measured as it should be, it is left alone.
+    await page.getByRole('button', { name: 'Another try: clear' }).click()
+    await expect(page.getByText(/When it is right it measures/)).toBeVisible()
+  })
+
+  test('on the foot, by touch on a phone: tight at both heels is opened until it is right', async ({
+    browser,
+    server,
+  }) => {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+    const page = await context.newPage()
+    await page.goto(`${server.url}/round`)
+    await openBench(page, 'Buttercup')
+    await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+    await page.getByRole('tab', { name: 'Try' }).tap()
+    await page.getByRole('radio', { name: 'On the foot' }).tap()
+    for (const branch of ['outer', 'inner'])
+      for (let i = 0; i < 2; i++)
+        await page.getByRole('button', { name: `Tighter at the heel, ${branch}` }).tap()
+    await expect(page.getByText('1/4" tight')).toHaveCount(2)
+    const bends = page.getByTestId('bends').getByRole('listitem')
+    await expect(bends).toHaveCount(2)
+    await expect(bends.first()).toContainText('Open')
+    await expect(bends.last()).toContainText('Open')
+    await page.getByRole('button', { name: 'Make bend 1' }).tap()
+    await page.getByRole('button', { name: 'Make bend 2' }).tap()
+    await expect(page.getByRole('button', { name: 'All made' })).toBeDisabled()
+    // Tried again it is right: nothing was seen off, and nothing is asked for.
+    await page.getByRole('button', { name: 'Another try: clear' }).tap()
+    await expect(bends).toHaveCount(0)
+    await context.close()
+  })
+
+  test('the hot shoe is timed, seen from the first second', async ({ page, open }) => {
+    await page.clock.install()
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Try' }).click()
+    await page.getByRole('button', { name: 'Shoe on the foot' }).click()
+    await page.clock.runFor(5_000)
+    await expect(page.getByRole('timer')).toContainText('10')
+    await page.clock.runFor(11_000)
+    await expect(page.getByRole('timer')).toContainText('lift it')
+    await page.clock.runFor(15_000)
+    await expect(page.getByRole('button', { name: 'Shoe on the foot' })).toBeVisible()
+  })
+})

@@ -1,0 +1,23 @@
+import type { BenchStep } from '../../bench-step'
+import { planSlip } from '../sole-view'
+
+/** Trying on: what to bend, in which order. */
+export const TRY: BenchStep = {
+  key: 'try',
+  letter: 'y',
+  label: 'Try',
+  needsPlan: true,
+  beforeGates: false,
+  undoes: 'bench',
+  panel: () => import('./try-panel').then((m) => m.TryPanel),
+  views: [
+    {
+      key: 'bends',
+      label: 'Bends',
+      flow: true,
+      drawing: () => import('./bends-view').then((m) => m.BendsView),
+    },
+  ],
+  beside: planSlip,
+  handles: () => [],
+}

@@ -1,0 +1,25 @@
+import type { HelpTopic } from '../help-topic'
+import { word } from './kit'
+
+export const tryOn: HelpTopic = {
+  key: 'try',
+  title: 'Try',
+  lines: [
+    {
+      text: 'What to bend so that the shoe on the anvil becomes its pattern. Measure it with the tape before you walk: width, heels, length. Or say where it was tight or wide when you held it to the foot.',
+    },
+    {
+      text: 'The plan has the fewest bends that bring it within a sixteenth, from the toe back: a bend moves everything behind it and nothing ahead of it. Step through them and see the shape after each.',
+    },
+    {
+      text: 'To open, the outer edge rests on the horn just ahead of the place, with daylight beneath what must give, and the inner edge is struck just beyond. To close, the other way round.',
+      picture: word('web'),
+    },
+    {
+      text: 'Where no bend helps the plan says so: the wrong size, or the wrong cut. Sight along the shoe both ways for level before it is tried again.',
+    },
+    {
+      text: 'Hot: seat clips first, then the shoe, no more than 15 seconds in any 30: the timer counts both, seen and heard. An even brown line is a flat shoe on a flat foot. Keep hay and straw away from it; some horses fear the smoke.',
+    },
+  ],
+}
