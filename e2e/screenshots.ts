@@ -53,10 +53,6 @@ const bench = (horse: string) => async (page: Page) => {
 
 try {
   await shoot('round', WIDE, 'light', async () => {})
-  await shoot('stable', WIDE, 'light', async (page) => {
-    await page.getByRole('link', { name: 'Stable' }).click()
-    await page.getByRole('searchbox').fill('mail')
-  })
   await shoot('horse', WIDE, 'light', async (page) => {
     await page.getByRole('link', { name: 'Merryweather' }).click()
     await page.getByRole('heading', { name: /Patterns/ }).waitFor()
@@ -125,12 +121,32 @@ try {
     await copyLast(page)
     await shoeView(page, 'Side')
   })
-  await shoot('shoe-against', WIDE, 'light', async (page) => {
-    await openBench(page, 'Thrift')
-    await copyLast(page)
-    await shoeView(page, 'Against')
-    const pair = page.locator('cr-against-view option').filter({ hasText: 'RF ·' }).first()
-    await page.getByLabel('Pattern to lay against').selectOption(await pair.getAttribute('value'))
+  await shoot('bench-size', WIDE, 'light', async (page) => {
+    await bench('Lantern')(page)
+    await page.getByRole('tab', { name: 'Size' }).click()
+    await page.getByRole('button', { name: 'Use it' }).first().click()
+    await page.getByRole('button', { name: /^All \d+ sizes$/ }).click()
+    await page
+      .locator('cr-size-card')
+      .filter({ hasText: 'too much heel' })
+      .first()
+      .getByRole('button', { name: 'Lay over' })
+      .click()
+    await page.locator('cr-size-card').first().scrollIntoViewIfNeeded()
+  })
+  await shoot('bench-try', WIDE, 'light', async (page) => {
+    await bench('Buttercup')(page)
+    await page.getByRole('tab', { name: 'Try' }).click()
+    await page.getByRole('radio', { name: 'On the foot' }).click()
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Tighter at the heel, outer' }).click()
+    for (let i = 0; i < 2; i++)
+      await page.getByRole('button', { name: 'Wider at the quarter, inner' }).click()
+    for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Wider at the heel, inner' }).click()
+    await page.getByTestId('bends').waitFor()
+  })
+  await shoot('rack', WIDE, 'light', async (page) => {
+    await page.getByRole('link', { name: 'Rack' }).click()
+    await page.getByRole('heading', { name: 'To order' }).waitFor()
   })
   await shoot('bench-nail', WIDE, 'light', async (page) => {
     await bench('Dunlin')(page)
@@ -139,7 +155,6 @@ try {
     await page.getByRole('button', { name: 'More of outer 1' }).scrollIntoViewIfNeeded()
   })
   await shoot('bench-dark', WIDE, 'dark', bench('Old Granite'))
-  await shoot('bench-tablet', { width: 820, height: 1180 }, 'light', bench('Sandpiper'))
   await shoot('bench-phone', PHONE, 'light', bench('Parsley'))
 } finally {
   await browser.close()

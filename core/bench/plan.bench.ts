@@ -1,9 +1,14 @@
 // Time of planShoe on feet that all differ, as when a handle is dragged, beside one reference of the same run. With --json
 // one line for a program.
 import { inflatePathsD, JoinType, EndType } from 'clipper2-ts'
+import { bent } from '../src/fitting/bend'
+import { bendPlan } from '../src/fitting/bend-plan'
+import { centrelineOfPlan } from '../src/fitting/place-words'
 import { planShoe } from '../src/plan/plan'
 import type { ShoeInput } from '../src/records/shoe'
+import { rankSizes } from '../src/sizes/rank'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../src/testing/samples'
+import { sizeOf } from '../src/testing/sizes'
 
 const json = process.argv.includes('--json')
 const RUNS = 1_500
@@ -58,4 +63,33 @@ timed(
   'planOtherFiveMs',
   planOf(withFive('side-clips', 'rolled-toe', 'egg-bar', 'crease', 'studs')),
 )
+/** Done a few times only: each is longer than a plan. */
+function once(what: string, name: string, times: number, work: (i: number) => void): void {
+  const taken: number[] = []
+  for (let i = 0; i < times; i++) {
+    const start = performance.now()
+    work(i)
+    taken.push(performance.now() - start)
+  }
+  taken.sort((a, b) => a - b)
+  figures[name] = Number(taken[Math.floor(times / 2)]!.toFixed(2))
+  if (!json) console.log(`${what}: median ${figures[name]} ms, longest ${taken[times - 1]!.toFixed(1)} ms`)
+}
+
+const sizes = Array.from({ length: 500 }, (_, i) => sizeOf(230 + i * 0.36, { web: 18 + (i % 6) }))
+once('500 sizes ranked for four feet (aim: under 100 ms)', 'rankSizesMs', 25, (i) => {
+  for (const more of [0, 2, 4, 6])
+    rankSizes({ ...FIVE_BY_FIVE, width: FIVE_BY_FIVE.width + more + (i % 7) / 10 }, 'general', sizes)
+})
+
+const pattern = centrelineOfPlan(planShoe(FIVE_BY_FIVE, PLAIN_SHOE))
+once('a bend plan for a shoe bent at three places (aim: under 50 ms)', 'bendPlanMs', 60, (i) => {
+  const shape = [
+    { branch: 'lateral' as const, fromToe: 30 + (i % 9), angle: -6 },
+    { branch: 'medial' as const, fromToe: 60, angle: 5 },
+    { branch: 'medial' as const, fromToe: 105 - (i % 5), angle: -8 },
+  ].reduce(bent, pattern)
+  bendPlan(pattern, shape)
+})
+
 if (json) console.log(JSON.stringify(figures))

@@ -4,6 +4,7 @@ import type { Track } from '../geometry/track'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
+import { widthOf } from '../shoe/as-sold'
 import { branchRun } from '../shoe/branch-run'
 import { checkFit, resolveFit, type Fit } from '../shoe/fit'
 import { branchLengths } from '../shoe/kept-length'
@@ -26,6 +27,8 @@ export interface LongRun {
   /** What the outer rim lies beside, point for point: the wall, and the way back behind it. */
   beside: Track
   branches: Record<Half, number>
+  /** Across it at its widest, mm. */
+  width: number
   /** How far behind the buttress the run goes, along it. */
   beyond: number
 }
@@ -55,7 +58,7 @@ export function laidFoot(input: FootInput, fitInput: ShoeInput['fit']): LaidFoot
     const longest = { ...lay, heelLength: { lateral: beyond, medial: beyond } }
     const rims = layRims(outline, longest, 0.5)
     const beside = branchRun(outline.track, longest).run
-    const run = { rims, beside, branches: branchLengths(rims), beyond }
+    const run = { rims, beside, branches: branchLengths(rims), width: widthOf(rims.outer), beyond }
     known.set(web, run)
     return run
   }

@@ -3,7 +3,7 @@ import { length, told, type Told } from '../notices/told'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
-import { alsoWhenAsked } from '../geometry/when-asked'
+import { onceAsked } from '../geometry/when-asked'
 import { bends } from '../terms/size-kinds'
 import type { Half } from '../terms/half'
 import { laidFoot, type LaidFoot } from './laid-foot'
@@ -82,11 +82,20 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
       lost * COSTS.nail * weights.nails +
       (madeFor(facts, laid) ? 0 : COSTS.otherFeet),
   }
-  return alsoWhenAsked(settled, {
-    holes: () => nails().map(({ branch, number, verdict, why }) => ({ branch, number, verdict, why })),
-    nailsLeft: () => ({ lateral: left('lateral'), medial: left('medial') }),
-    reasons: () => reasonsFor(on, nails(), laid, weights),
-  })
+  const reasons = onceAsked(() => reasonsFor(on, nails(), laid, weights))
+  // What is only read of a few is worked out when it is read.
+  return {
+    ...settled,
+    get holes() {
+      return nails().map(({ branch, number, verdict, why }) => ({ branch, number, verdict, why }))
+    },
+    get nailsLeft() {
+      return { lateral: left('lateral'), medial: left('medial') }
+    },
+    get reasons() {
+      return reasons()
+    },
+  }
 }
 
 const missing = (nails: number): number => Math.max(0, ENOUGH - nails)

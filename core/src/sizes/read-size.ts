@@ -1,3 +1,4 @@
+import { segmentAt } from '../geometry/segment-at'
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { factoryHoles } from '../nails/factory-holes'
@@ -5,12 +6,12 @@ import { placeHoles } from '../nails/holes'
 import { judgeNails, type Nail } from '../nails/nails'
 import { toCut } from '../plan/of-size'
 import type { SizeFacts } from '../records/size'
-import { soldWidth, widthOf } from '../shoe/as-sold'
+import { soldWidth } from '../shoe/as-sold'
 import { onceAsked } from '../geometry/when-asked'
 import type { Half } from '../terms/half'
 import { stationBeside } from '../shoe/rims'
 import { resolveWorkshop } from '../workshop/workshop'
-import type { LaidFoot } from './laid-foot'
+import type { LaidFoot, LongRun } from './laid-foot'
 
 /** How one size lies on one foot, its length kept. Lengths in mm. */
 export interface SizeOnFoot {
@@ -33,15 +34,14 @@ const WORKSHOP = resolveWorkshop({})
 /** Lays a size on a foot: middle of toe to middle of toe, along the fit's curve, heels where its length ends. */
 export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
   const { foot, fit, outline } = laid
-  const { rims, beside, branches, beyond } = laid.along(facts.web)
+  const run = laid.along(facts.web)
+  const { rims, beside, branches, beyond } = run
   const long = trackLength(rims.centreline)
   const end = (branch: Half) => {
     const spare = branches[branch] - facts.length / 2
-    const middle = placeAt(rims.centreline, branch === 'lateral' ? spare : long - spare)
-    const station = nearestStation(rims.outer, middle.point)
+    const { station, onRun } = besideMiddle(run, branch === 'lateral' ? spare : long - spare)
     const outer = placeAt(rims.outer, station)
     const inner = along(outer.point, turnRight(outer.tangent), -facts.web)
-    const onRun = stationBeside(rims.outer, beside, station)
     const before = branch === 'lateral' ? onRun : trackLength(beside) - onRun
     return { y: Math.min(outer.point[1], inner[1]), heelLength: beyond - before }
   }
@@ -52,7 +52,7 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
   const heelBehind = both((branch) => buttressY - ends[branch].y)
   return {
     facts,
-    openBy: widthOf(rims.outer) - soldWidth(facts),
+    openBy: run.width - soldWidth(facts),
     heelLeft,
     heelToCut: both((branch) => toCut(heelLeft[branch])),
     heelBehind,
@@ -62,4 +62,18 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
       return judgeNails(foot, outline, placeHoles(foot, outline, rims, plan), plan, WORKSHOP)
     }),
   }
+}
+
+/** The stations of outer rim and run beside a station of the centreline. Point for point, where nothing was cut at a fold. */
+function besideMiddle({ rims, beside }: LongRun, station: number): { station: number; onRun: number } {
+  const { centreline, outer } = rims
+  if (centreline.points.length !== outer.points.length) {
+    const near = nearestStation(outer, placeAt(centreline, station).point)
+    return { station: near, onRun: stationBeside(outer, beside, near) }
+  }
+  const i = segmentAt(centreline.stations, station)
+  const [from, to] = [centreline.stations[i]!, centreline.stations[i + 1]!]
+  const share = to > from ? (station - from) / (to - from) : 0
+  const on = (stations: readonly number[]) => stations[i]! + share * (stations[i + 1]! - stations[i]!)
+  return { station: on(outer.stations), onRun: on(beside.stations) }
 }

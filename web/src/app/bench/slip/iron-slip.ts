@@ -18,7 +18,7 @@ import { CautionsList } from './cautions-list'
         <p class="bar">
           @if (plan().iron.size; as size) {
             <span class="caption">Factory size</span>
-            <strong data-testid="section">{{ size }}</strong>
+            <strong class="size" data-testid="section">{{ size }}</strong>
           } @else {
             <span class="caption">Bar, {{ metal() }}</span>
             <strong data-testid="section">{{ name() }}</strong>

@@ -110,7 +110,7 @@ import type { RankedRow } from './sizing'
       font-weight: 700;
     }
     .used {
-      color: var(--ember-ink, var(--ember));
+      color: var(--ember);
     }
   `,
 })
