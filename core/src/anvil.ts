@@ -11,5 +11,7 @@ export {
 export { TOLERANCE } from './fitting/bend-plan'
 export { tappedShape, TRY_PLACES, type SeenOff, type TryPlace } from './fitting/tapped-shape'
 export { centrelineOfPlan } from './fitting/place-words'
+export { fitChecks, type FitCheck, type SeenOnFoot } from './fitting/fit-checks'
+export { soldCentreline } from './shoe/as-sold'
 export { measuresOf } from './fitting/likely-shape'
 export type { AnvilMeasures } from './fitting/likely-shape'

@@ -38,6 +38,13 @@ test.describe('a try-on', () => {
         .filter({ hasText: /Heel width: 11" beside the other measures/ })
         .first(),
     ).toBeVisible()
+    await page.getByText('On the foot: what is right').click()
+    await field(page, 'anvil.roomLateral').click()
+    await page.keyboard.type('1/32')
+    await page.keyboard.press('Enter')
+    await page.keyboard.type('1/8')
+    await page.keyboard.press('Enter')
+    await expect(page.getByTestId('checks')).toContainText('less than a coin')
     // Measured as it should be, it is left alone.
     await page.getByRole('button', { name: 'Another try: clear' }).click()
     await expect(page.getByText(/When it is right it measures/)).toBeVisible()

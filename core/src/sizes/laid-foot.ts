@@ -26,6 +26,9 @@ export interface LongRun {
   rims: Rims
   /** What the outer rim lies beside, point for point: the wall, and the way back behind it. */
   beside: Track
+  /** Where on the run the wall begins, mm; and how far the rim stands outside it, by station of the wall. */
+  start: number
+  reach: (footStation: number) => number
   branches: Record<Half, number>
   /** Across it at its widest, mm. */
   width: number
@@ -57,8 +60,13 @@ export function laidFoot(input: FootInput, fitInput: ShoeInput['fit']): LaidFoot
     const lay = plainLay(fit, foot, outline, web)
     const longest = { ...lay, heelLength: { lateral: beyond, medial: beyond } }
     const rims = layRims(outline, longest, 0.5)
-    const beside = branchRun(outline.track, longest).run
-    const run = { rims, beside, branches: branchLengths(rims), width: widthOf(rims.outer), beyond }
+    const { run: beside, start } = branchRun(outline.track, longest)
+    const run = {
+      ...{ rims, beside, start, reach: lay.reach },
+      branches: branchLengths(rims),
+      width: widthOf(rims.outer),
+      beyond,
+    }
     known.set(web, run)
     return run
   }

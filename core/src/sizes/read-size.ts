@@ -2,7 +2,6 @@ import { segmentAt } from '../geometry/segment-at'
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { factoryHoles } from '../nails/factory-holes'
-import { placeHoles } from '../nails/holes'
 import { judgeNails, type Nail } from '../nails/nails'
 import { toCut } from '../plan/of-size'
 import type { SizeFacts } from '../records/size'
@@ -11,6 +10,7 @@ import { onceAsked } from '../geometry/when-asked'
 import type { Half } from '../terms/half'
 import { stationBeside } from '../shoe/rims'
 import { resolveWorkshop } from '../workshop/workshop'
+import { holesOnRun } from './holes-on-run'
 import type { LaidFoot, LongRun } from './laid-foot'
 
 /** How one size lies on one foot, its length kept. Lengths in mm. */
@@ -59,7 +59,7 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
     shortOfBulbs: both((branch) => foot.bulbLine - heelBehind[branch]),
     nails: onceAsked(() => {
       const plan = factoryHoles(facts, undefined)
-      return judgeNails(foot, outline, placeHoles(foot, outline, rims, plan), plan, WORKSHOP)
+      return judgeNails(foot, outline, holesOnRun(laid, run, facts), plan, WORKSHOP)
     }),
   }
 }

@@ -12,6 +12,7 @@ import { PAGE, show, STORE } from '../../testing'
 import { SizeOver } from './size/size-over'
 import { SizePanel } from './size/size-panel'
 import { BendsView } from './try/bends-view'
+import { OnFoot } from './try/on-foot'
 import { TryPanel } from './try/try-panel'
 
 const holes = [36, 56, 76].map((fromToe) => ({ fromToe, inset: 9 }))
@@ -131,5 +132,28 @@ describe('TryPanel and BendsView', () => {
     await panel.press('Another try: clear')
     await view.fixture.whenStable()
     expect(bends()).toHaveLength(0)
+  })
+
+  it('plans the first shaping of a factory shoe from the box', async () => {
+    const sizes = await show(SizePanel)
+    await sizes.fixture.whenStable()
+    await sizes.press('Use it')
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    await panel.press('From the box')
+    await view.fixture.whenStable()
+    expect(view.element.querySelectorAll('[data-testid=bends] li').length).toBeGreaterThan(0)
+    expect(view.text()).toMatch(/off now/)
+  })
+
+  it('reads the shoe on the foot: what is right and what is not', async () => {
+    const store = TestBed.inject(Store)
+    const anvil = { by: 'tape' as const, seen: [], onFoot: { roomLateral: 0.6, roomMedial: 3, toeOff: 0 } }
+    store.dispatch(benchActions.setAnvil({ anvil, touched: 'anvil.toeOff' }))
+    const { element } = await show(OnFoot)
+    const checks = [...element.querySelectorAll('[data-testid=checks] li')]
+    expect(checks.map((one) => one.classList.contains('wrong'))).toEqual([true, false, false])
+    expect(checks[0]!.textContent).toContain('less than a coin')
+    expect(checks[2]!.textContent).toContain('Square')
   })
 })

@@ -39,11 +39,13 @@ export interface FootDraft {
 
 /** What was measured of a shoe on the anvil, mm, and where it was seen off on the foot. */
 export interface AnvilDraft {
-  by: 'tape' | 'eye'
+  by: 'tape' | 'eye' | 'box'
   width?: number
   heelWidth?: number
   length?: number
   seen: { branch: 'lateral' | 'medial'; place: string; by: number }[]
+  /** Measured with the shoe on the foot, mm, by name of its field. */
+  onFoot?: Record<string, number>
 }
 
 /** The work on one foot of one visit. Whole in itself, so that undo and the browser's store keep it as it is. */

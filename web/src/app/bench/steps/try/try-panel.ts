@@ -5,13 +5,18 @@ import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { BRANCHES } from '../../../drawing/nail-words'
 import { FigureField } from '../../figure-field'
+import { OnFoot } from './on-foot'
 import { HotTimer } from './hot-timer'
+import type { AnvilDraft } from '../../../state/bench/draft'
 import { Trying } from './trying'
 
-const WAYS = [
+const WAYS: readonly { key: AnvilDraft['by']; label: string }[] = [
   { key: 'tape', label: 'By the tape' },
   { key: 'eye', label: 'On the foot' },
-] as const
+]
+
+/** The first shaping of a factory shoe. */
+const FROM_BOX = { key: 'box', label: 'From the box' } as const
 
 const MEASURES = [
   { key: 'width', label: 'Width', where: 'Outside, at its widest, as it lies on the anvil.' },
@@ -23,7 +28,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
 /** What is known of the shoe on the anvil: three measures, or where it is tight and where wide. */
 @Component({
   selector: 'cr-try-panel',
-  imports: [FigureField, HotTimer, OneOf],
+  imports: [FigureField, HotTimer, OneOf, OnFoot],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { 'data-fields': '' },
   template: `
@@ -32,7 +37,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
     } @else {
       <cr-one-of
         label="How the shape is known"
-        [choices]="ways"
+        [choices]="ways()"
         [chosen]="trying.anvil().by"
         (choose)="trying.put({ by: $event }, 'by'); trying.settle()"
       />
@@ -53,6 +58,8 @@ type MeasureKey = (typeof MEASURES)[number]['key']
             (left)="trying.settle()"
           />
         }
+      } @else if (trying.anvil().by === 'box') {
+        <p class="muted">The first shaping: from what the shoe usually measures in the box to this foot.</p>
       } @else {
         @for (branch of branches; track branch.branch) {
           <fieldset>
@@ -84,12 +91,16 @@ type MeasureKey = (typeof MEASURES)[number]['key']
           </fieldset>
         }
       }
-      @if (trying.told()) {
+      @if (trying.told() && trying.anvil().by !== 'box') {
         <button type="button" class="tap" (click)="trying.clear()">Another try: clear</button>
       }
       @for (problem of trying.tried().problems; track problem.path) {
         <p class="wrong" role="alert">{{ text.problem(problem) }}</p>
       }
+      <details class="fold">
+        <summary>On the foot: what is right</summary>
+        <cr-on-foot />
+      </details>
       <h3>Hot seating</h3>
       <cr-hot-timer />
       <p class="muted">
@@ -143,7 +154,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
 export class TryPanel {
   protected readonly trying = inject(Trying)
   protected readonly text = inject(FigureText)
-  protected readonly ways = WAYS
+  protected readonly ways = computed(() => (this.trying.fromBox() ? [FROM_BOX, ...WAYS] : WAYS))
   protected readonly places = TRY_PLACES
   protected readonly branches = BRANCHES
 

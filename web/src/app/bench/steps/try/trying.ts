@@ -4,6 +4,7 @@ import {
   centrelineOfPlan,
   measuresOf,
   planBends,
+  soldCentreline,
   tappedShape,
   type SeenOff,
   type ToldBendPlan,
@@ -49,10 +50,14 @@ export class Trying {
     return pattern && plan && measuresOf(pattern, plan.section.width, this.heelMeasure())
   })
 
+  /** A factory shoe lies on the Bench: it can be shaped as it comes from the box. */
+  readonly fromBox = computed(() => this.draft()?.shoe.stock !== undefined)
+
   /** Enough was told to plan by. */
   readonly told = computed(() => {
     const { by, seen } = this.anvil()
     const { width, heelWidth, length } = this.anvil()
+    if (by === 'box') return this.fromBox()
     return by === 'eye' ? seen.length > 0 : [width, heelWidth, length].some((value) => value !== undefined)
   })
 
@@ -61,15 +66,18 @@ export class Trying {
     if (!foot || !draft || !pattern || !right || !this.told()) return { problems: [] }
     const { by, seen, width, heelWidth, length } = this.anvil()
     // A measure nobody took is as it should be.
+    const { stock } = draft.shoe
     const shape =
-      by === 'eye'
-        ? { points: tappedShape(pattern, seen as SeenOff[]) }
-        : {
-            width: width ?? right.width,
-            heelWidth: heelWidth ?? right.heelWidth,
-            heelMeasure: this.heelMeasure(),
-            length: length ?? right.length,
-          }
+      by === 'box' && stock
+        ? { points: soldCentreline(stock.facts).points }
+        : by === 'eye'
+          ? { points: tappedShape(pattern, seen as SeenOff[]) }
+          : {
+              width: width ?? right.width,
+              heelWidth: heelWidth ?? right.heelWidth,
+              heelMeasure: this.heelMeasure(),
+              length: length ?? right.length,
+            }
     try {
       return { plan: planBends({ foot, shoe: draft.shoe }, shape), problems: [] }
     } catch (error) {

@@ -1,0 +1,83 @@
+import { length, told, type Told } from '../notices/told'
+import { COIN } from '../shoe/fit'
+import type { Half } from '../terms/half'
+
+/** What was measured of a shoe held or nailed to the foot, mm. What was not looked at is not there. */
+export interface SeenOnFoot {
+  /** From the wall to the outer rim at the bend of the heel, on either side. */
+  room?: Partial<Record<Half, number>>
+  /** From each heel end back to the bulb. */
+  toBulb?: Partial<Record<Half, number>>
+  /** The middle of the toe beside the line of the frog, plus to the outside. */
+  toeOff?: number
+}
+
+/** One thing that was looked at: whether it is right, and in words with what to do. */
+export interface FitCheck {
+  key: 'room' | 'room-alike' | 'heels-alike' | 'square'
+  right: boolean
+  words: Told
+}
+
+/** Two sides differ when they differ by more than this, mm (common practice: an eighth of an inch is seen). */
+const ALIKE = 3.2
+
+/** A shoe turned by less than this stands square, degrees (common practice, no source). */
+const SQUARE = 1.5
+
+/**
+ * Reads the checks of a fit as figures: room for the heels to spread, both sides alike, heel ends as far from the bulbs, the
+ * toe on the line of the frog. Only of what was measured.
+ *
+ * @param footLength toe to buttress line, mm: how far the toe lies from where a shoe turns
+ */
+export function fitChecks({ room, toBulb, toeOff }: SeenOnFoot, footLength: number): FitCheck[] {
+  const found: FitCheck[] = []
+  const rooms = [room?.lateral, room?.medial].filter((value) => value !== undefined)
+  if (rooms.length > 0) {
+    const least = Math.min(...rooms)
+    found.push({
+      key: 'room',
+      right: least >= COIN,
+      words:
+        least >= COIN
+          ? told`Room to spread: ${length(least, 'fine')} at least.`
+          : told`Only ${length(Math.max(0, least), 'fine')} of room: less than a coin, ${length(COIN, 'fine')}. Open that heel.`,
+    })
+  }
+  const sides = (seen: Partial<Record<Half, number>> | undefined) =>
+    seen?.lateral !== undefined && seen.medial !== undefined ? seen.lateral - seen.medial : undefined
+  const wider = sides(room)
+  if (wider !== undefined)
+    found.push({
+      key: 'room-alike',
+      ...alike(wider, 'room', 'The shoe lies to that side: move it, or bend the other.'),
+    })
+  const further = sides(toBulb)
+  if (further !== undefined)
+    found.push({
+      key: 'heels-alike',
+      ...alike(further, 'to the bulb', 'That branch is shorter, or the shoe is turned.'),
+    })
+  if (toeOff !== undefined) {
+    const turned = (Math.atan2(toeOff, footLength) * 180) / Math.PI
+    const square = Math.abs(turned) < SQUARE
+    found.push({
+      key: 'square',
+      right: square,
+      words: square
+        ? 'Square: the middle of the toe is on the line of the frog.'
+        : `Turned ${Math.abs(turned).toFixed(1)}° to the ${turned > 0 ? 'outside' : 'inside'}: pull, set it square, and drive again.`,
+    })
+  }
+  return found
+}
+
+function alike(difference: number, what: string, otherwise: string): Pick<FitCheck, 'right' | 'words'> {
+  return Math.abs(difference) <= ALIKE
+    ? { right: true, words: `Alike on both sides: ${what}.` }
+    : {
+        right: false,
+        words: told`${length(Math.abs(difference))} more ${what} on the ${difference > 0 ? 'outside' : 'inside'}. ${otherwise}`,
+      }
+}

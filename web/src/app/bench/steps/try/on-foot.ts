@@ -1,0 +1,108 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import { MatIcon } from '@angular/material/icon'
+import { fitChecks, type SeenOnFoot } from '@crescent/core/anvil'
+import { FigureText } from '../../../drawing/figure-text'
+import { FigureField } from '../../figure-field'
+import { Trying } from './trying'
+
+const FIELDS = [
+  {
+    key: 'roomLateral',
+    label: 'Room, outer',
+    where: 'From the wall to the rim at the bend of the outer heel.',
+  },
+  { key: 'roomMedial', label: 'Room, inner', where: 'The same at the inner heel: both alike.' },
+  {
+    key: 'bulbLateral',
+    label: 'Heel to bulb, outer',
+    where: 'From the end of the outer heel back to the bulb.',
+  },
+  { key: 'bulbMedial', label: 'Heel to bulb, inner', where: 'The same at the inner heel.' },
+  {
+    key: 'toeOff',
+    label: 'Toe beside the frog line',
+    where: 'How far the middle of the toe lies outside the line of the frog; minus inside.',
+  },
+] as const
+
+/** The shoe on the foot, held or on two nails: what is measured of it, and what is right. */
+@Component({
+  selector: 'cr-on-foot',
+  imports: [FigureField, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (one of fields; track one.key) {
+      <cr-figure-field
+        [field]="'anvil.' + one.key"
+        [label]="one.label"
+        kind="length"
+        [where]="one.where"
+        [value]="seen()[one.key]"
+        [entry]="trying.entries()['anvil.' + one.key]"
+        (figure)="set(one.key, $event)"
+        (unread)="trying.keep('anvil.' + one.key, $event)"
+        (left)="trying.settle()"
+      />
+    }
+    @if (checks().length > 0) {
+      <ul data-testid="checks">
+        @for (check of checks(); track check.key) {
+          <li [class.wrong]="!check.right">
+            <mat-icon
+              [svgIcon]="check.right ? 'check' : 'caution'"
+              [attr.aria-label]="check.right ? 'right' : 'not right'"
+            />
+            {{ text.told(check.words) }}
+          </li>
+        }
+      </ul>
+    }
+  `,
+  styles: `
+    ul {
+      margin: 8px 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      display: flex;
+      gap: 8px;
+      align-items: start;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--rule);
+    }
+    .wrong {
+      font-weight: 650;
+      color: var(--stop);
+    }
+    mat-icon {
+      flex: none;
+      width: 20px;
+      height: 20px;
+    }
+  `,
+})
+export class OnFoot {
+  protected readonly trying = inject(Trying)
+  protected readonly text = inject(FigureText)
+  protected readonly fields = FIELDS
+  protected readonly seen = computed(() => this.trying.anvil().onFoot ?? {})
+  protected readonly checks = computed(() => {
+    const { roomLateral, roomMedial, bulbLateral, bulbMedial, toeOff } = this.seen()
+    const both = (lateral: number | undefined, medial: number | undefined) => ({
+      ...(lateral !== undefined && { lateral }),
+      ...(medial !== undefined && { medial }),
+    })
+    const seen: SeenOnFoot = {
+      room: both(roomLateral, roomMedial),
+      toBulb: both(bulbLateral, bulbMedial),
+      ...(toeOff !== undefined && { toeOff }),
+    }
+    return fitChecks(seen, this.trying.plan()!.foot.length)
+  })
+
+  protected set(key: string, value: number | undefined): void {
+    const { [key]: _old, ...rest } = this.seen()
+    this.trying.put({ onFoot: value === undefined ? rest : { ...rest, [key]: value } }, key)
+  }
+}
