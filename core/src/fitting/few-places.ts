@@ -1,6 +1,5 @@
 import type { Half } from '../terms/half'
-import { bendColumn, sampled, withoutRigid, type Target } from './matched'
-import { wanting } from './matched'
+import { bendColumn, product, sampled, wanting, withoutRigid, type Target } from './matched'
 import { branchLength, type Centreline } from './centreline'
 
 /** Where a bend may be made. */
@@ -48,6 +47,7 @@ export interface Weighing {
   all: number
 }
 
+/** Weighs all places of a shape that was laid on its target; what a turn or a shift could do is taken out beforehand. */
 export function weighing(target: Target, laid: Centreline): Weighing {
   const even = sampled(laid)
   const places = placesOn(laid)
@@ -57,11 +57,6 @@ export function weighing(target: Target, laid: Centreline): Weighing {
     places.map(({ branch, fromToe }) => bendColumn(target, even, branch, fromToe)),
     wanting(target, even),
   )
-  const product = (a: Float64Array, b: Float64Array) => {
-    let sum = 0
-    for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!
-    return sum
-  }
   return {
     places,
     gram: columns.map((one) => Float64Array.from(columns, (other) => product(one, other))),

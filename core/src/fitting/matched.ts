@@ -26,6 +26,7 @@ export interface Target {
   ways: Vec[]
 }
 
+/** A line made ready to be compared with. */
 export function targetOf(line: Centreline): Target {
   const even = sampled(line)
   const ways = even.points.map((_, i): Vec => {
@@ -89,7 +90,8 @@ export const wanting = (target: Target, line: Centreline): Float64Array =>
     target.points[i]![1] - line.points[i]![1],
   ])
 
-const product = (a: Float64Array, b: Float64Array): number => {
+/** The sum of two columns' products. */
+export const product = (a: Float64Array, b: Float64Array): number => {
   let sum = 0
   for (let i = 0; i < a.length; i++) sum += a[i]! * b[i]!
   return sum

@@ -91,7 +91,8 @@ export class HorsePageView {
     return workWords(workOf(visit.feet, records))
   }
 
-  protected barOf({ shoe: { section } }: StoredPattern): string {
+  protected barOf({ shoe: { section, stock } }: StoredPattern): string {
+    if (stock) return stock.facts.label
     const name = commonName(section)
     return name && this.text.style().unit === 'in'
       ? name

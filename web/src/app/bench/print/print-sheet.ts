@@ -20,7 +20,7 @@ export const WORK_PRINTED: Record<FootWork, string> = {
   template: `
     <article class="print-only">
       <h1>{{ page().horse.name }}, {{ side() }}</h1>
-      <p>{{ day() }}. Bar {{ bar() }}, cut {{ text.length(plan().iron.cutLength) }}.</p>
+      <p>{{ day() }}. {{ iron() }}.</p>
       @if (work(); as done) {
         @if (done !== 'shod') {
           <p class="stop">{{ printed[done] }}.</p>
@@ -70,27 +70,29 @@ export const WORK_PRINTED: Record<FootWork, string> = {
           50 mm: lay a rule on it before you trust the sheet
         </text>
       </svg>
-      <table>
-        <thead>
-          <tr>
-            <th>Mark</th>
-            <th>From the toe mark</th>
-            <th>From its end</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (mark of plan().iron.marks; track $index) {
+      @if (plan().iron.size === undefined) {
+        <table>
+          <thead>
             <tr>
-              <td>
-                {{ mark.label
-                }}{{ mark.branch === 'lateral' ? ', outer' : mark.branch === 'medial' ? ', inner' : '' }}
-              </td>
-              <td>{{ text.length(mark.fromMiddle) }}</td>
-              <td>{{ text.length(mark.fromEnd) }}</td>
+              <th>Mark</th>
+              <th>From the toe mark</th>
+              <th>From its end</th>
             </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (mark of plan().iron.marks; track $index) {
+              <tr>
+                <td>
+                  {{ mark.label
+                  }}{{ mark.branch === 'lateral' ? ', outer' : mark.branch === 'medial' ? ', inner' : '' }}
+                </td>
+                <td>{{ text.length(mark.fromMiddle) }}</td>
+                <td>{{ text.length(mark.fromEnd) }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      }
       <table>
         <thead>
           <tr>
@@ -190,6 +192,12 @@ export class PrintSheet {
     () =>
       `${this.text.bare(this.section().width)} x ${this.text.length(this.section().thickness)} ${this.section().material}`,
   )
+  /** What it is made of, and what is done first. */
+  protected readonly iron = computed(() => {
+    const { size, openBy = 0, cutLength } = this.plan().iron
+    if (size === undefined) return `Bar ${this.bar()}, cut ${this.text.length(cutLength)}`
+    return `Factory size ${size}, ${openBy >= 0 ? 'open' : 'close'} by ${this.text.length(Math.abs(openBy))}`
+  })
   protected readonly stops = computed(() =>
     this.plan()
       .cautions.filter((caution) => caution.severity === 'stop')
