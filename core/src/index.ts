@@ -181,6 +181,7 @@ export { factoryHoles } from './nails/factory-holes'
 export { checkSize, SIZE_RANGES } from './shoe/check-size'
 export { lengthFromSold, soldMeasures, soldWidth, type SoldMeasures } from './shoe/as-sold'
 export {
+  sectionOf,
   bends,
   SIZE_CLIPS,
   SIZE_FEET,
@@ -189,7 +190,7 @@ export {
   SIZE_KIND_LABELS,
 } from './terms/size-kinds'
 export type { SizeFeet, SizeKind } from './terms/size-kinds'
-export { sectionOf, type SizeFacts, type SizeHole } from './records/size'
+export type { SizeFacts, SizeHole } from './records/size'
 export type { Size } from './records/size-record'
 export type { SizeStock } from './records/shoe'
 export { VERDICTS } from './terms/verdicts'

@@ -4,7 +4,8 @@ import { WAYS_BACK } from '../terms/ways-back'
 import { NAIL_SCHOOL_NAMES } from '../terms/nail-schools'
 import { NAIL_RANGES } from '../terms/nail-ranges'
 import { sectionSchema, type Section } from './section'
-import { sectionOf, sizeFactsSchema } from './size'
+import { sectionOf } from '../terms/size-kinds'
+import { sizeFactsSchema } from './size'
 
 export { sectionSchema, type Section } from './section'
 

@@ -1,5 +1,4 @@
 import * as z from 'zod'
-import type { Section } from './section'
 import { SIZE_CLIPS, SIZE_FEET, SIZE_KINDS } from '../terms/size-kinds'
 
 const mm = z.number().describe('mm')
@@ -34,19 +33,3 @@ export const sizeFactsSchema = z
 
 export type SizeHole = z.infer<typeof sizeHoleSchema>
 export type SizeFacts = z.infer<typeof sizeFactsSchema>
-
-const METAL = {
-  'creased-steel': 'steel',
-  'plain-steel': 'steel',
-  aluminium: 'aluminium',
-  polymer: 'polymer',
-  'plate-cored': 'polymer',
-} as const
-
-/** The bar a size is made of, as everything that follows is told it. */
-export const sectionOf = ({ kind, web, thickness }: SizeFacts): Section => ({
-  shape: 'flat',
-  width: web,
-  thickness,
-  material: METAL[kind],
-})

@@ -22,3 +22,19 @@ export const SIZE_FEET_LABELS: Record<SizeFeet, string> = { front: 'Front', hind
 
 /** Steel and aluminium are opened and closed; a moulded shoe stays as it is. */
 export const bends = (kind: SizeKind): boolean => kind !== 'polymer' && kind !== 'plate-cored'
+
+const METAL = {
+  'creased-steel': 'steel',
+  'plain-steel': 'steel',
+  aluminium: 'aluminium',
+  polymer: 'polymer',
+  'plate-cored': 'polymer',
+} as const
+
+/** The bar a size is made of, as everything that follows is told it; mm. Apart from the schemas: screens need it without them. */
+export const sectionOf = ({ kind, web, thickness }: { kind: SizeKind; web: number; thickness: number }) => ({
+  shape: 'flat' as const,
+  width: web,
+  thickness,
+  material: METAL[kind],
+})

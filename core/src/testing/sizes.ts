@@ -1,5 +1,6 @@
 import type { ShoeInput } from '../records/shoe'
-import { sectionOf, type SizeFacts } from '../records/size'
+import type { SizeFacts } from '../records/size'
+import { sectionOf } from '../terms/size-kinds'
 
 /** For tests: a made-up front shoe of so long a centreline, four holes a branch over a wall of 9.5 mm. */
 export function sizeOf(length: number, more: Partial<SizeFacts> = {}): SizeFacts {
