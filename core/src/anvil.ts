@@ -1,5 +1,7 @@
 // The front door to what is done at the anvil: sizes weighed for a foot, bends planned. Fetched by the steps that ask for it.
-export { rankSizes, type RankedSize } from './sizes/rank'
+export { MATCHED, rankSizes, type RankedSize } from './sizes/rank'
+export { madeByHand, takenSize } from './sizes/take'
+export { HOT_SEATING } from './terms/hot-seating'
 export { weighed, type SizeUse, type SizeWeights, type Weighed } from './sizes/use'
 export {
   planBends,

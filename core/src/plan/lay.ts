@@ -53,10 +53,11 @@ export function layShoe(asked: Asked): Laid {
   refuse(...problems)
   const modified = (lay: Lay) =>
     modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  const first = modified(lay)
   // What is set out or set back lies on a longer or a shorter way: a factory shoe keeps its length on that too.
-  const changed = modified(lay) !== plain
-  const kept = changed ? layOfSize(asked, lay, modified) : lay
-  const rims = changed ? modified(kept) : plain
+  const again = asked.stock !== undefined && first !== plain
+  const kept = again ? layOfSize(asked, lay, modified) : lay
+  const rims = again ? modified(kept) : first
   if (isShut(rims))
     refuse(rims === plain || isShut(plain) ? tooWide(section.width, foot) : shutBy(chosen, foot))
   const context = closedBehind(chosen, rims === plain ? plainContext : { ...plainContext, rims })

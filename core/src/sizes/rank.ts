@@ -35,7 +35,7 @@ const MOULDED = { narrow: 1.5, wide: 9 }
 const MOST_SHORT = 9
 
 /** A matched outline: off by less than this nobody bends it, mm. */
-const MATCHED = 1.6
+export const MATCHED = 1.6
 
 /** What each thing costs: of a millimetre bent, over and short behind, of a nail that is lost, of the wrong pair. */
 const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20 }

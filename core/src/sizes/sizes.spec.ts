@@ -3,14 +3,15 @@ import { describe, expect, it } from 'vitest'
 import { trackLength } from '../geometry/track'
 import { ProblemError } from '../notices/problem'
 import { planShoe, type Plan } from '../plan/plan'
-import { shoeSchema } from '../records/shoe'
+import { shoeSchema, type ShoeInput } from '../records/shoe'
 import { lengthFromSold, soldCentreline, soldMeasures, soldRim, soldWidth, widthOf } from '../shoe/as-sold'
 import { checkSize } from '../shoe/check-size'
 import { anyFoot } from '../testing/any-foot'
 import { codes, inMm } from '../testing/made'
-import { FIVE_BY_FIVE } from '../testing/samples'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { shoeOfSize, sizeOf } from '../testing/sizes'
 import { rankSizes } from './rank'
+import { madeByHand, takenSize } from './take'
 import { weighed } from './use'
 
 /** The length of a polyline by itself, mm. */
@@ -316,5 +317,31 @@ describe('sizes ranked for a foot', () => {
       'a herd that steps on it',
     ])
     expect(weighed({ work: 'racing', weights: { longHeels: 0.5 } }).longHeels).toBe(0.5)
+  })
+})
+
+describe('a size taken', () => {
+  const shoe: ShoeInput = { ...PLAIN_SHOE, modifications: [{ kind: 'crease' }, { kind: 'toe-clip' }] }
+  const coarse = sizeOf(305, {
+    holes: {
+      lateral: [34, 54, 74, 94].map((fromToe, i) => ({ fromToe, inset: i === 1 ? 16 : 9.5 })),
+      medial: [],
+    },
+  })
+
+  it('keeps what can be made of it, and leaves holes empty that would prick', () => {
+    const [one] = rankSizes(FIVE_BY_FIVE, 'general', [coarse])
+    const taken = takenSize(shoe, coarse, one!.holes, 'id')
+    expect(taken.modifications).toEqual([{ kind: 'toe-clip' }])
+    expect(taken.nails).toEqual({ lateral: { driven: [1, 3, 4] }, medial: { driven: [] } })
+    const { nails, iron } = planShoe(FIVE_BY_FIVE, taken)
+    expect(iron.size).toBe('S305')
+    expect(nails.filter(({ driven, verdict }) => driven && verdict === 'would-prick')).toEqual([])
+  })
+
+  it('is made by hand again of the plain bar; what is made by hand stays as it is', () => {
+    const taken = takenSize(shoe, coarse, [], 'id')
+    expect(madeByHand(taken)).toEqual({ ...PLAIN_SHOE, modifications: [{ kind: 'toe-clip' }] })
+    expect(madeByHand(shoe)).toBe(shoe)
   })
 })

@@ -68,9 +68,12 @@ export const sizeRoutes: Route[] = [
     answer: csvReadSchema,
     answers: { 400: 'With keep: what is wrong, row by row; nothing is stored' },
     run: async ({ practice, request }) => {
-      if (Number(request.headers['content-length'] ?? 0) > MOST_CSV)
-        throw new BadRequest([{ path: 'csv', message: 'The file is larger than 2 MB: no table of sizes is' }])
+      const tooLarge = new BadRequest([
+        { path: 'csv', message: 'The file is larger than 2 MB: no table of sizes is' },
+      ])
+      if (Number(request.headers['content-length'] ?? 0) > MOST_CSV) throw tooLarge
       const sent = await text(request)
+      if (sent.length > MOST_CSV) throw tooLarge
       const table = readCsv(request.is('application/json') ? read(csvRequest, parsed(sent)).csv : sent)
       const kept = request.query['keep'] === 'true' ? keepCsv(practice, table) : 0
       return { ...table, kept }

@@ -17,6 +17,14 @@ export const soleView = (side: string, toeY: number): View => ({
 /** A point of the foot in the picture. */
 export const seen = ([x, y]: Vec, { mirror, toeY }: View): Vec => [x * mirror, toeY - y]
 
+/** The part of the picture that holds all points, with some room about it: a view box. */
+export function boxOf(points: readonly Vec[], view: View, room: number): string {
+  const inPicture = points.map((point) => seen(point, view))
+  const [xs, ys] = [inPicture.map(([x]) => x), inPicture.map(([, y]) => y)]
+  const [left, top] = [Math.min(...xs) - room, Math.min(...ys) - room]
+  return `${left} ${top} ${Math.max(...xs) + room - left} ${Math.max(...ys) + room - top}`
+}
+
 /** A place in the picture as a point of the foot. */
 export const unseen = ([x, y]: Vec, { mirror, toeY }: View): Vec => [x * mirror, toeY - y]
 

@@ -10,7 +10,7 @@ import {
 } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
 import { apartOf } from '../../../drawing/joined'
-import { soleView, svgPath, svgRings } from '../../../drawing/svg-path'
+import { boxOf, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
 import { tryPlan } from '../../../state/bench/planning'
 import { shortDay } from '../../../common/today'
 import { DifferenceTable } from './difference-table'
@@ -152,15 +152,12 @@ export class AgainstView {
       ...outline.body,
       ...parts.flatMap(({ edge }) => edge),
     ])
-    const xs = all.map(([x]) => x * view.mirror)
-    const ys = all.map(([, y]) => view.toeY - y)
-    const [left, top] = [Math.min(...xs) - 4, Math.min(...ys) - 4]
     const parts = (plan: Plan) =>
       apartOf(plan)
         .filter(({ layer }) => layer !== 'dressed')
         .map(({ edge }) => svgPath(edge, view, true))
     return {
-      box: `${left} ${top} ${Math.max(...xs) + 4 - left} ${Math.max(...ys) + 4 - top}`,
+      box: boxOf(all, view, 4),
       foot: svgPath(mine.outline.foot, view, true),
       mine: svgRings(mine.outline.whole, view),
       theirs: svgRings(theirs.outline.whole, view),

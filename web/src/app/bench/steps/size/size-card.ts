@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
+import { MATCHED } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
 import type { RankedRow } from './sizing'
 
@@ -129,10 +130,7 @@ export class SizeCard {
   protected readonly reasons = computed(() => this.row().reasons.map(this.text.told))
   protected readonly need = computed(() => {
     const by = this.row().openBy
-    if (Math.abs(by) < AS_IT_IS) return 'as it is'
+    if (Math.abs(by) < MATCHED) return 'as it is'
     return `${by > 0 ? 'open' : 'close'} ${this.text.length(Math.abs(by))}`
   })
 }
-
-/** Off by less than this nobody bends it, mm. */
-const AS_IT_IS = 1.6

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
 import type { Plan } from '@crescent/core'
+import { MATCHED } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
-import { seen, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
+import { boxOf, seen, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
 import { Sizing } from './sizing'
 
 /** A size on the foot with its holes, another laid over it, and what to measure before either is carried. */
@@ -199,14 +200,6 @@ export class SizeOver {
     const view = soleView(this.sizing.side(), plan.foot.widestFromToe)
     const { landmarks, outline } = plan
     const all = [outline.foot, outline.body, landmarks.bulbs, ...(over ? [over.outline.body] : [])].flat()
-    const xs = all.map(([x]) => x * view.mirror)
-    const ys = all.map(([, y]) => view.toeY - y)
-    const [left, top, right, bottom] = [
-      Math.min(...xs) - 5,
-      Math.min(...ys) - 5,
-      Math.max(...xs) + 5,
-      Math.max(...ys) + 5,
-    ]
     const across = (y: number) =>
       svgPath(
         [
@@ -217,7 +210,7 @@ export class SizeOver {
       )
     return {
       label: `${this.name()} on the ${this.sizing.side()} foot${this.other() ? `, ${this.other()!.label} laid over it` : ''}`,
-      box: `${left} ${top} ${right - left} ${bottom - top}`,
+      box: boxOf(all, view, 5),
       foot: svgPath(outline.foot, view, true),
       frog: svgPath(landmarks.frog, view, true),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
@@ -240,10 +233,10 @@ export class SizeOver {
   private heelWords({ iron }: Plan): string {
     const left = iron.heelLeft!
     const say = (whose: string, value: number) =>
-      Math.abs(value) < 1.6
+      Math.abs(value) < MATCHED
         ? `${whose} heel ends where it should`
         : `${whose} heel ${this.text.length(Math.abs(value))} ${value > 0 ? 'left over' : 'short'}`
-    return Math.abs(left.lateral - left.medial) < 1.6
+    return Math.abs(left.lateral - left.medial) < MATCHED
       ? `${say('each', (left.lateral + left.medial) / 2)}.`
       : `${say('outer', left.lateral)}, ${say('inner', left.medial)}.`
   }

@@ -1,8 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
 import {
-  modification,
-  PLAIN_SHOE,
   planShoe,
+  ProblemError,
   sectionOf,
   SIDES,
   type FootInput,
@@ -12,7 +11,14 @@ import {
   type Size,
   type SizeFacts,
 } from '@crescent/core'
-import { rankSizes, weighed, type RankedSize, type SizeWeights } from '@crescent/core/anvil'
+import {
+  madeByHand,
+  rankSizes,
+  takenSize,
+  weighed,
+  type RankedSize,
+  type SizeWeights,
+} from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
 import { footInput, isMeasured, type Draft } from '../../../state/bench/draft'
@@ -87,7 +93,7 @@ export class Sizing {
   /** What a shoe made by hand would take, where nothing in the table can be laid. */
   readonly byHand = computed(() => {
     const [foot, draft] = [this.foot(), this.draft()]
-    return foot && draft ? tryPlan(() => planShoe(foot, this.handmade(draft.shoe))).plan : undefined
+    return foot && draft ? tryPlan(() => planShoe(foot, madeByHand(draft.shoe))).plan : undefined
   })
 
   layOver = (row: RankedRow | undefined): void => this.chosen.set(row?.facts.id)
@@ -96,23 +102,7 @@ export class Sizing {
   take({ facts, holes }: RankedRow): void {
     const now = this.draft()
     if (!now) return
-    const { nails, modifications = [], ...shoe } = now.shoe
-    const driven = (branch: 'lateral' | 'medial') => ({
-      driven: holes
-        .filter(
-          (hole) => hole.branch === branch && hole.verdict !== 'would-prick' && hole.verdict !== 'misses',
-        )
-        .map(({ number }) => number)
-        .slice(0, MOST_DRIVEN),
-    })
-    const taken: ShoeInput = {
-      ...shoe,
-      section: sectionOf(facts),
-      stock: { kind: 'size', facts: factsOf(facts), sizeId: facts.id },
-      // What is made while a bar is straight does not go along; undo brings it back.
-      modifications: modifications.filter(({ kind }) => !modification(kind)?.ofBar),
-      nails: { ...nails, lateral: driven('lateral'), medial: driven('medial') },
-    }
+    const taken = takenSize(now.shoe, factsOf(facts), holes, facts.id)
     this.store.dispatch(benchActions.setShoe({ shoe: taken, touched: 'size' }))
     this.store.dispatch(benchActions.settle())
   }
@@ -121,13 +111,8 @@ export class Sizing {
   makeByHand(): void {
     const now = this.draft()
     if (!now?.shoe.stock) return
-    this.store.dispatch(benchActions.setShoe({ shoe: this.handmade(now.shoe), touched: 'size' }))
+    this.store.dispatch(benchActions.setShoe({ shoe: madeByHand(now.shoe), touched: 'size' }))
     this.store.dispatch(benchActions.settle())
-  }
-
-  private handmade({ stock, nails, ...shoe }: ShoeInput): ShoeInput {
-    if (!stock) return { ...shoe, ...(nails && { nails }) }
-    return { ...shoe, section: PLAIN_SHOE.section }
   }
 
   private footOf(side: Side): FootInput | undefined {
@@ -140,9 +125,10 @@ export class Sizing {
     if (!foot || !draft || !rows || rows.length === 0) return []
     try {
       return rankSizes(foot, draft.shoe.fit, rows, this.use()) as RankedRow[]
-    } catch {
+    } catch (error) {
       // A foot that cannot be read is told of in its own step.
-      return []
+      if (error instanceof ProblemError) return []
+      throw error
     }
   }
 
@@ -158,6 +144,3 @@ export class Sizing {
     return tryPlan(() => planShoe(foot, plain)).plan
   }
 }
-
-/** Nails driven in a branch unless somebody says otherwise. */
-const MOST_DRIVEN = 3

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import type { Vec } from '@crescent/core'
 import type { ToldBend } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
-import { seen, soleView, svgPath } from '../../../drawing/svg-path'
+import { boxOf, seen, soleView, svgPath } from '../../../drawing/svg-path'
 import { Trying } from './trying'
 
 /** The shape on the anvil over its pattern, and the bends from toe to heel: one after the other, as they are made. */
@@ -235,13 +235,9 @@ export class BendsView {
     const web = plan.section.width
     // Every step in one frame, so that nothing jumps while it is stepped through.
     const all: readonly Vec[] = [...pattern.points, ...(bends?.laid.flat() ?? [])]
-    const xs = all.map(([x]) => x * view.mirror)
-    const ys = all.map(([, y]) => view.toeY - y)
-    const room = web / 2 + 5
-    const [left, top] = [Math.min(...xs) - room, Math.min(...ys) - room]
     return {
       web,
-      box: `${left} ${top} ${Math.max(...xs) + room - left} ${Math.max(...ys) + room - top}`,
+      box: boxOf(all, view, web / 2 + 5),
       pattern: svgPath(pattern.points, view),
       shape: shape ? svgPath(shape, view) : '',
       places: (bends?.bends ?? []).map(({ branch, fromToe }, i) => {

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core'
+import { HOT_SEATING } from '@crescent/core/anvil'
 
-/** No more contact than this in any so many seconds (common practice). */
-const CONTACT = 15
-const ROUND = 30
+const { contact: CONTACT, round: ROUND } = HOT_SEATING
 
 /** How long a seating hot shoe may lie on the foot: seen, and heard at the end. */
 @Component({
@@ -72,7 +71,7 @@ export class HotTimer {
   protected readonly words = computed(
     () =>
       ({
-        ready: 'seconds of contact in any 30',
+        ready: `seconds of contact in any ${ROUND}`,
         contact: 'seconds, then lift',
         lift: 'lift it: seconds until it may lie again',
       })[this.phase()],

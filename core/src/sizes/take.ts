@@ -1,0 +1,44 @@
+import { modification } from '../modifications/index'
+import type { ShoeInput } from '../records/shoe'
+import type { SizeFacts } from '../records/size'
+import { PLAIN_SHOE } from '../shoe/starting-shoe'
+import type { Half } from '../terms/half'
+import { sectionOf } from '../terms/size-kinds'
+import type { RankedSize } from './rank'
+
+/** Nails driven in a branch unless somebody says otherwise (common practice: six a shoe). */
+const MOST_DRIVEN = 3
+
+/**
+ * A shoe made of a factory size instead of what it was made of: fit and what can be made of it stay, what is made while a
+ * bar is straight does not go along, and holes that would prick or hold nothing are left empty.
+ *
+ * @param sizeId of the table it is taken from
+ */
+export function takenSize(
+  { nails, modifications = [], ...shoe }: ShoeInput,
+  facts: SizeFacts,
+  holes: RankedSize['holes'],
+  sizeId: string,
+): ShoeInput {
+  const driven = (branch: Half) => ({
+    driven: holes
+      .filter((hole) => hole.branch === branch && hole.verdict !== 'would-prick' && hole.verdict !== 'misses')
+      .map(({ number }) => number)
+      .slice(0, MOST_DRIVEN),
+  })
+  return {
+    ...shoe,
+    section: sectionOf(facts),
+    stock: { kind: 'size', facts, sizeId },
+    modifications: modifications.filter(({ kind }) => !modification(kind)?.ofBar),
+    nails: { ...nails, lateral: driven('lateral'), medial: driven('medial') },
+  }
+}
+
+/** The same shoe turned from a bar: one that was a factory shoe begins with the plain bar and holes of its own. */
+export function madeByHand(shoe: ShoeInput): ShoeInput {
+  if (!shoe.stock) return shoe
+  const { stock: _stock, nails: _nails, ...rest } = shoe
+  return { ...rest, section: PLAIN_SHOE.section }
+}
