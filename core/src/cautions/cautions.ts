@@ -5,6 +5,7 @@ import { coverCautions } from './cover-cautions'
 import { fitCautions } from './fit-cautions'
 import { footCautions } from './foot-cautions'
 import { ironCautions } from './iron-cautions'
+import { mouldedCautions } from './moulded-cautions'
 import { nailCautions } from './nail-cautions'
 import { sizeCautions } from './size-cautions'
 import { togetherCautions } from './together-cautions'
@@ -19,6 +20,7 @@ const RULES: readonly CautionRule[] = [
   balanceCautions,
   fitCautions,
   sizeCautions,
+  mouldedCautions,
   ironCautions,
 ]
 

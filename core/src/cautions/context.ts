@@ -22,6 +22,8 @@ export interface CautionContext {
   balance: Balance
   section: Section
   stock?: SizeStock
+  /** How a shoe that cannot be bent meets wall and sole, mm. */
+  moulded?: { standsOut: number; insideWall: number; onSole: { least: number; most: number } }
   suggestion: SuggestedSection
   fit: Fit
   rims: Rims

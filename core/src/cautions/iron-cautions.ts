@@ -2,9 +2,9 @@ import { inches } from '../units/length'
 import type { CautionRule } from './context'
 
 /** Cautions that come from the bar and from working it. */
-export const ironCautions: CautionRule = ({ iron, section }) => {
+export const ironCautions: CautionRule = ({ iron, section, stock }) => {
   const found: ReturnType<CautionRule> = []
-  if (Math.abs(iron.branches.lateral - iron.branches.medial) > inches(1 / 8)) {
+  if (!stock && Math.abs(iron.branches.lateral - iron.branches.medial) > inches(1 / 8)) {
     const longer = iron.branches.lateral > iron.branches.medial ? 'outer' : 'inner'
     found.push({
       code: 'toe-off-middle',
@@ -22,7 +22,8 @@ export const ironCautions: CautionRule = ({ iron, section }) => {
       text: 'The hoof conducts badly, but heat reaches live tissue in the end. Smoke frightens some horses; hay burns.',
       action: 'No more than 15 s of contact in any 30 s. Eyes and ears protected.',
     })
-  } else {
+  }
+  if (section.material === 'aluminium') {
     found.push({
       code: 'aluminium',
       severity: 'caution',

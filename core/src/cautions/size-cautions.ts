@@ -6,8 +6,6 @@ import type { CautionContext, CautionRule } from './context'
 /** Opened or closed by more than this a shoe loses its shape at the toe, mm (common practice, no source). */
 const FAR_OFF = 12
 
-/** A moulded shoe this much off is not laid, mm. */
-const MOULDED = 2
 
 /** A heel that falls short of where it should end by more than this leaves the foot without support, mm. */
 const SHORT = 3
@@ -28,18 +26,7 @@ export const sizeCautions: CautionRule = (context) => {
       action: 'Take a size made for these feet, or reshape the toe first.',
     })
   const off = Math.abs(iron.openBy)
-  if (!bends(facts.kind) && off > MOULDED)
-    found.push({
-      code: 'size-cannot-be-bent',
-      severity: 'stop',
-      title: told`Moulded, and ${length(off)} ${iron.openBy > 0 ? 'too narrow' : 'too wide'}`,
-      text: 'A moulded shoe is neither opened nor closed: it springs back and tears at the nails.',
-      action:
-        iron.openBy > 0
-          ? 'Take the next size up and trim it outside, never into the crease.'
-          : 'Trim it outside as far as the crease allows, or take the next size down.',
-    })
-  else if (off > FAR_OFF)
+  if (bends(facts.kind) && off > FAR_OFF)
     found.push({
       code: 'size-far-off',
       severity: 'caution',

@@ -32,6 +32,7 @@ import type { Fit } from '../shoe/fit'
 import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
+import { mouldedPlan, type MouldedPlan } from './of-moulded'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
 export interface Plan {
@@ -73,6 +74,8 @@ export interface Plan {
   /** What the nails keep clear of, as stretches of the outline. */
   keepClear: ClearStretch[]
   cautions: Caution[]
+  /** Of a factory shoe that cannot be bent: where to saw, where to drill. */
+  moulded?: MouldedPlan
 }
 
 /** A modification as it was worked out. */
@@ -92,10 +95,12 @@ export function answer(cut: Cut): Plan {
   const { foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron } = cut
   const { outline, rims, nails, nailing, keepClear, chosen, context, plainContext } = cut
   const suggestion = suggestSection(foot, fit.name)
+  const moulded = mouldedPlan(cut)
   const settled = {
     ...{ foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron },
     ...{ suggestion, nails, nailing, keepClear, heels: heelWidths(rims) },
-    cautions: cautionsOf(cut, suggestion),
+    cautions: cautionsOf(cut, suggestion, moulded),
+    ...(moulded && { moulded }),
     outline: alsoWhenAsked(
       {
         foot: outline.track.points,
@@ -138,10 +143,11 @@ const planned = (
     },
   )
 
-function cautionsOf(cut: Cut, suggestion: SuggestedSection): Caution[] {
-  const { chosen, context, outline, rims, plain } = cut
+function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | undefined): Caution[] {
+  const { chosen, context, outline, rims, plain, moulded: _rims, ...known } = cut
   return collectCautions({
-    ...cut,
+    ...{ ...known, outline, rims },
+    ...(laid && { moulded: laid }),
     suggestion,
     cover: rims === plain ? [] : coverOf(outline, rims.outer),
     chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),

@@ -12,10 +12,12 @@ import { placeHoles } from '../nails/holes'
 import { ProblemError, type Problem } from '../notices/problem'
 import type { Half } from '../terms/half'
 import { plainLay, type Lay } from '../shoe/lay'
+import { layMoulded, type Moulded } from '../shoe/moulded/lay-moulded'
 import { layRims, type Rims } from '../shoe/rims'
 import { centroidFromOuter } from '../shoe/section-form'
+import { bends } from '../terms/size-kinds'
 import { branchesMeet, isShut, meeting, shutBy, tooWide } from './no-room'
-import { layOfSize } from './of-size'
+import { keptInReach, layOfSize } from './of-size'
 import type { Asked } from './read'
 
 /** The shoe laid under the foot, plain and with its modifications. */
@@ -28,6 +30,8 @@ export interface Laid extends Asked {
   rims: Rims
   /** How far each branch goes on behind its buttress, mm: as asked for, or as far as a factory shoe reaches. */
   heelLength: Record<Half, number>
+  /** A factory shoe that cannot be bent, as it is laid and trimmed. */
+  moulded?: Moulded
   chosen: readonly Chosen[]
   /** The plain shoe, as the fields of modifications are told it. */
   plainContext: ShoeContext
@@ -45,7 +49,8 @@ export function layShoe(asked: Asked): Laid {
   const outline = footOutline(foot)
   const centroidShare = centroidFromOuter(section) / section.width
   const asWanted = plainLay(fit, foot, outline, section.width)
-  const lay = layOfSize(asked, asWanted, (lay) => layRims(outline, lay, centroidShare))
+  const moulded = mouldedOf(asked, outline, asWanted)
+  const lay = moulded?.lay ?? layOfSize(asked, asWanted, (lay) => layRims(outline, lay, centroidShare))
   const plain = layRims(outline, lay, centroidShare)
   const drawn = { outline, landmarks: landmarks(foot, outline), widest: widestPart(footInput) }
   const plainContext = contextOf(asked, plain, drawn)
@@ -55,7 +60,7 @@ export function layShoe(asked: Asked): Laid {
     modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
   const first = modified(lay)
   // What is set out or set back lies on a longer or a shorter way: a factory shoe keeps its length on that too.
-  const again = asked.stock !== undefined && first !== plain
+  const again = asked.stock !== undefined && !moulded && first !== plain
   const kept = again ? layOfSize(asked, lay, modified) : lay
   const rims = again ? modified(kept) : first
   if (isShut(rims))
@@ -64,8 +69,25 @@ export function layShoe(asked: Asked): Laid {
   refuse(...refusals(chosen, context))
   if (branchesMeet(rims)) refuse(meeting(fit))
   const heelLength = kept.heelLength
-  return { ...asked, ...drawn, centroidShare, plain, rims, heelLength, chosen, plainContext, context }
+  return {
+    ...{ ...asked, ...drawn, centroidShare, plain, rims, heelLength, chosen, plainContext, context },
+    ...(moulded && { moulded }),
+  }
 }
+
+/** What cannot be bent is laid as it is. */
+const mouldedOf = (
+  { stock, foot, fit }: Asked,
+  outline: FootOutline,
+  asWanted: Lay,
+): Moulded | undefined =>
+  stock && !bends(stock.facts.kind)
+    ? keptInReach(
+        layMoulded(stock.facts, stock.moved ?? {}, { foot, fit, outline, asWanted }),
+        stock.facts,
+        foot,
+      )
+    : undefined
 
 /** What modifications are told of the plain shoe. */
 function contextOf(

@@ -1,9 +1,12 @@
+import type { Foot } from '../foot/measurements'
 import type { Iron } from '../iron/iron'
 import { ProblemError, problem } from '../notices/problem'
 import { length, told } from '../notices/told'
 import type { SizeFacts } from '../records/size'
 import { soldMeasures, soldWidth, widthOf } from '../shoe/as-sold'
 import { keptLength } from '../shoe/kept-length'
+import type { Moulded } from '../shoe/moulded/lay-moulded'
+import { toCut } from '../shoe/to-cut'
 import type { Lay } from '../shoe/lay'
 import type { Rims } from '../shoe/rims'
 import { DENSITY } from '../shoe/section'
@@ -24,19 +27,29 @@ export function layOfSize({ stock, foot }: Asked, lay: Lay, rimsOf: (lay: Lay) =
   }
   const kept = keptLength(lay, lengths, rimsOf, foot.length)
   if (kept) return kept
-  throw new ProblemError([
+  throw outOfReach(facts, foot)
+}
+
+const outOfReach = (facts: SizeFacts, foot: Foot) =>
+  new ProblemError([
     problem(
       'shoe.stock.facts.length',
       told`${facts.label}: a shoe ${length(facts.length)} long cannot be laid on a foot ${length(foot.width)} wide and ${length(foot.length)} long`,
     ),
   ])
+
+/** Off by more than this share of the foot's width, a shoe that cannot be bent is not laid at all. */
+const MOST_OFF = 0.25
+
+/**
+ * A moulded shoe that is not far too small or too large for the foot.
+ *
+ * @throws ProblemError where it is
+ */
+export function keptInReach(moulded: Moulded, facts: SizeFacts, foot: Foot): Moulded {
+  if (Math.abs(moulded.widthWanted - soldWidth(facts)) <= foot.width * MOST_OFF) return moulded
+  throw outOfReach(facts, foot)
 }
-
-/** Heel that stands over by less than this is rasped, not cut, mm (common practice: an eighth of an inch). */
-export const RASPED = 3.2
-
-/** What is cut off a heel that reaches so far beyond where it should end, mm. */
-export const toCut = (left: number): number => (left > RASPED ? left : 0)
 
 const both = (of: (branch: Half) => number): Record<Half, number> => ({
   lateral: of('lateral'),
@@ -49,22 +62,26 @@ export function ironOfSize(
   facts: SizeFacts,
   {
     heelLength,
+    moulded,
     fit,
     rims,
     section,
   }: Pick<Asked, 'fit' | 'section'> & {
     heelLength: Record<Half, number>
+    moulded?: Moulded
     rims: Rims
   },
 ): Iron {
-  const heelLeft = both((branch) => heelLength[branch] - fit.heelLength)
+  const heelLeft = moulded?.heelLeft ?? both((branch) => heelLength[branch] - fit.heelLength)
   const worked = bar.volume * DENSITY[section.material] * 1e-6
-  // What it weighs in the box is known better than what its section comes to.
-  const weight = bar.weight + (facts.weight === undefined ? 0 : facts.weight - worked)
+  // What it weighs in the box is known better than what its section comes to; what is sawn off is gone.
+  const boxed = section.width * section.thickness * facts.length * DENSITY[section.material] * 1e-6
+  const kept = moulded ? worked / boxed : 1
+  const weight = bar.weight + (facts.weight === undefined ? 0 : facts.weight * kept - worked)
   return {
     ...bar,
     ...{ weight, heelLeft, size: facts.label },
-    openBy: widthOf(rims.outer) - soldWidth(facts),
+    openBy: (moulded?.widthWanted ?? widthOf(rims.outer)) - soldWidth(facts),
     heelToCut: both((branch) => toCut(heelLeft[branch])),
     asSold: soldMeasures(facts),
   }

@@ -1,10 +1,12 @@
 import { readFoot, type ReadFoot } from '../foot/measurements'
+import { drilledHoles } from '../nails/drilled'
 import { factoryHoles } from '../nails/factory-holes'
 import { checkNails, resolveNails, type NailPlan } from '../nails/nail-plan'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import type { Section, ShoeInput, SizeStock, WorkshopInput } from '../records/shoe'
-import { sectionOf } from '../terms/size-kinds'
+import { checkMoved } from '../shoe/moulded/check-moved'
+import { bends, sectionOf } from '../terms/size-kinds'
 import { checkSize } from '../shoe/check-size'
 import { checkFit, resolveFit, type Fit } from '../shoe/fit'
 import { checkSection } from '../shoe/section'
@@ -32,7 +34,8 @@ export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput
   const { stock } = shoe
   const section = stock ? sectionOf(stock.facts) : shoe.section
   const problems = [...(stock ? checkSize(stock.facts) : checkSection(section)), ...checkWorkshop(workshop)]
-  const nailsAsked = stock ? factoryHoles(stock.facts, shoe.nails) : resolveNails(shoe.nails)
+  if (stock) problems.push(...checkMoved(stock.moved))
+  const nailsAsked = nailsOf(shoe, footInput.width)
   // Holes that a factory shoe cannot have are told as its own.
   if (!stock || problems.length === 0) problems.push(...checkNails(nailsAsked))
   const read = readFoot(footInput)
@@ -42,4 +45,10 @@ export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput
   problems.push(...checkFit(fit, foot))
   if (problems.length > 0) throw new ProblemError(problems)
   return { ...read.value, footInput, shoe, section, ...(stock && { stock }), fit, nailsAsked, workshop }
+}
+
+/** A shoe that bends has its holes punched; one that does not is drilled where this foot wants them. */
+function nailsOf({ stock, nails }: ShoeInput, width: number): NailPlan {
+  if (!stock) return resolveNails(nails)
+  return bends(stock.facts.kind) ? factoryHoles(stock.facts, nails) : drilledHoles(nails, width)
 }

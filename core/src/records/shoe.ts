@@ -1,10 +1,12 @@
 import * as z from 'zod'
 import { FIT_NAMES } from '../terms/fits'
+import { SOLE_RESTS } from '../terms/moulded'
 import { WAYS_BACK } from '../terms/ways-back'
 import { NAIL_SCHOOL_NAMES } from '../terms/nail-schools'
 import { NAIL_RANGES } from '../terms/nail-ranges'
 import { sectionSchema, type Section } from './section'
 import { sectionOf } from '../terms/size-kinds'
+import { daySchema } from './common'
 import { sizeFactsSchema } from './size'
 
 export { sectionSchema, type Section } from './section'
@@ -77,6 +79,21 @@ const sizeStockSchema = z
       .strict()
       .optional()
       .describe('cut off each heel, mm along the centreline'),
+    moved: z
+      .object({
+        across: mm.optional().describe('toward the outer side, mm'),
+        forward: mm.optional().describe('mm'),
+        turn: z.number().optional().describe('degrees; plus brings the toe to the inner side'),
+      })
+      .strict()
+      .optional()
+      .describe('a moulded shoe: moved from where it lies flush with the inner wall'),
+    rest: z.enum(SOLE_RESTS).optional().describe('how a moulded shoe meets the sole'),
+    fitted: z
+      .object({ since: daySchema, resets: z.number().int().min(0).max(60) })
+      .strict()
+      .optional()
+      .describe('a moulded shoe: since when it is worn, and how often it was reset'),
   })
   .strict()
 

@@ -27,6 +27,9 @@ export const sizeFactsSchema = z
       .object({ lateral: z.array(sizeHoleSchema).max(6), medial: z.array(sizeHoleSchema).max(6) })
       .strict(),
     clips: z.enum(SIZE_CLIPS).optional(),
+    crease: mm
+      .optional()
+      .describe('of a moulded shoe: from its outer rim to where the crease begins; no saw goes further in'),
     weight: z.number().optional().describe('g; derived where it is not said'),
   })
   .strict()

@@ -84,22 +84,39 @@ function stretched({ points, tangents }: Track, across: number, along: number): 
   )
 }
 
-/** The share along at which an outcome is reached that grows with it; within a millionth of a millimetre. */
+/** Between these a shoe is longer or shorter than usual for its width, as a share. */
+const SHARES = [0.4, 2.5] as const
+
+/** The share along at which an outcome is reached that grows with it, nearly straight: by secants, within a millionth of a millimetre. */
 function shareFor(outcome: (along: number) => number, wanted: number): number {
-  let [low, high] = [0.4, 2.5]
-  for (let i = 0; i < 48; i++) {
-    const middle = (low + high) / 2
-    if (outcome(middle) < wanted) low = middle
-    else high = middle
+  let [before, at] = [0.95, 1.05]
+  let offBefore = outcome(before) - wanted
+  for (let i = 0; i < 20; i++) {
+    const off = outcome(at) - wanted
+    if (Math.abs(off) < 1e-6 || off === offBefore) break
+    const next = at - (off * (at - before)) / (off - offBefore)
+    ;[before, offBefore] = [at, off]
+    at = Math.min(SHARES[1], Math.max(SHARES[0], next))
   }
-  return (low + high) / 2
+  return at
 }
 
 /** The centreline of a shoe whose outer rim is known, from the lateral to the medial heel. */
 const middleOf = (outer: Track, web: number): Track => parallel(outer, -web / 2)
 
+/** What is known of sizes that were asked for before: facts are never changed in place. */
+const RIMS = new WeakMap<SizeFacts, Track>()
+
 /** The outer rim of a factory shoe as it lies in the box, from the lateral to the medial heel. */
 export function soldRim(facts: SizeFacts): Track {
+  const known = RIMS.get(facts)
+  if (known) return known
+  const rim = drawnRim(facts)
+  RIMS.set(facts, rim)
+  return rim
+}
+
+function drawnRim(facts: SizeFacts): Track {
   const { outer, width } = SHAPE[facts.feet]()
   const across = soldWidth(facts) / width
   const long = (along: number) => trackLength(middleOf(stretched(outer, across, along), facts.web))

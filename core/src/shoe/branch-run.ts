@@ -8,6 +8,8 @@ export interface BehindButtress {
   heelLength: Record<Half, number>
   /** How far they turn inward, radians off straight back. */
   turnedIn: number
+  /** Steps each is walked in, where somebody looks for its length: with others in between it would not grow evenly. */
+  steps?: Record<Half, number>
 }
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
@@ -28,7 +30,7 @@ const STEP = 2
  */
 export function branchRun(
   outline: Track,
-  { heelLength, turnedIn }: BehindButtress,
+  { heelLength, turnedIn, steps }: BehindButtress,
 ): { run: Track; start: number } {
   const { lateral, medial } = heelLength
   const end = trackLength(outline)
@@ -41,7 +43,15 @@ export function branchRun(
   const bend = (end: number, next: number, sign: 1 | -1) =>
     (offBack(scale(outline.tangents[end]!, sign)) - offBack(scale(outline.tangents[next]!, sign))) /
     Math.abs(outline.stations[end]! - outline.stations[next]!)
-  const before = backward(outline.points[0]!, [-x, -y], lateral, turn, bend(0, 1, -1), -turnedIn)
+  const before = backward(
+    outline.points[0]!,
+    [-x, -y],
+    lateral,
+    turn,
+    bend(0, 1, -1),
+    -turnedIn,
+    steps?.lateral ?? stepsOf(lateral),
+  )
   const after = backward(
     outline.points[last]!,
     outline.tangents[last]!,
@@ -49,6 +59,7 @@ export function branchRun(
     turn,
     bend(last, last - 1, 1),
     turnedIn,
+    steps?.medial ?? stepsOf(medial),
   )
   const run = track(
     [...before.map(({ point }) => point).reverse(), ...inner.points, ...after.map(({ point }) => point)],
@@ -60,6 +71,9 @@ export function branchRun(
   )
   return { run, start: before.length === 0 ? -Math.max(0, -lateral) : run.stations[before.length]! }
 }
+
+/** How many steps a branch of so many millimetres behind the buttress is walked in. */
+export const stepsOf = (length: number): number => Math.max(2, Math.ceil(length / STEP))
 
 /** How far a direction is off straight back, radians. */
 const offBack = ([x, y]: Vec): number => Math.atan2(x, -y)
@@ -77,6 +91,7 @@ function backward(
   turn: number,
   bend: number,
   aim: number,
+  steps: number,
 ): { point: Vec; way: Vec }[] {
   if (length < LEAST) return []
   const off = offBack(way) - aim
@@ -85,7 +100,6 @@ function backward(
     return aim + (1 - u) ** 2 * (off * (1 + 2 * u) + bend * turn * u)
   }
   const direction = (s: number): Vec => rotated([0, -1], left(s))
-  const steps = Math.max(2, Math.ceil(length / STEP))
   const walked: { point: Vec; way: Vec }[] = []
   let [x, y] = from
   for (let i = 1; i <= steps; i++) {

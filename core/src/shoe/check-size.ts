@@ -28,6 +28,9 @@ export function checkSize(facts: SizeFacts, at = 'shoe.stock.facts'): Problem[] 
     outOfRange(`${at}.web`, 'Web', 'length', web, SIZE_RANGES.web),
     outOfRange(`${at}.thickness`, 'Thickness', 'length', thickness, SIZE_RANGES.thickness),
     outOfRange(`${at}.length`, 'Length along the centreline', 'length', long, SIZE_RANGES.length),
+    facts.crease === undefined
+      ? undefined
+      : outOfRange(`${at}.crease`, 'Crease, from the outer rim', 'length', facts.crease, [0, web / 2]),
     weight === undefined
       ? undefined
       : outOfRange(`${at}.weight`, 'Weight in grams', 'number', weight, SIZE_RANGES.weight),

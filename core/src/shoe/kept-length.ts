@@ -1,5 +1,6 @@
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import type { Half } from '../terms/half'
+import { stepsOf } from './branch-run'
 import type { Lay } from './lay'
 import type { Rims } from './rims'
 
@@ -14,6 +15,9 @@ const LOOKED = [-0.7, 1.3] as const
 
 /** More looks than this a length has never needed. */
 const MOST_LOOKS = 24
+
+/** After so many looks a length is known well enough to know its steps. */
+const SETTLED = 2
 
 /** Each branch along the centreline, from the middle of the toe to its end, mm. */
 export function branchLengths({ centreline, outer, toe }: Rims): Record<Half, number> {
@@ -37,9 +41,12 @@ export function keptLength(
 ): Lay | undefined {
   const branch = (half: Half) => secant(lengths[half], lay.heelLength[half], footLength)
   const search = { lateral: branch('lateral'), medial: branch('medial') }
+  let steps: Record<Half, number> | undefined
   for (let i = 0; i < MOST_LOOKS; i++) {
     const heelLength = { lateral: search.lateral.at(), medial: search.medial.at() }
-    const laid = { ...lay, heelLength }
+    // Near its end the search goes in steps that stay: a branch walked in one step more would jump in length.
+    if (i === SETTLED) steps = { lateral: stepsOf(heelLength.lateral), medial: stepsOf(heelLength.medial) }
+    const laid = { ...lay, heelLength, ...(steps && { steps }) }
     const long = branchLengths(rimsOf(laid))
     const off = Math.max(search.lateral.seen(long.lateral), search.medial.seen(long.medial))
     if (off < NEAR || i === MOST_LOOKS - 1)

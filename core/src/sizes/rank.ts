@@ -6,7 +6,9 @@ import type { SizeFacts } from '../records/size'
 import { onceAsked } from '../geometry/when-asked'
 import { bends } from '../terms/size-kinds'
 import type { Half } from '../terms/half'
+import { creaseFrom } from '../shoe/moulded/crease-room'
 import { laidFoot, type LaidFoot } from './laid-foot'
+import { mouldedOnFoot } from './read-moulded'
 import { sizeOnFoot, type SizeOnFoot } from './read-size'
 import { weighed, type SizeUse, type Weighed } from './use'
 
@@ -28,8 +30,8 @@ export interface RankedSize extends Omit<SizeOnFoot, 'nails'> {
 /** Opened or closed by more than this a shoe has lost its shape, mm (common practice, no source). */
 const MOST_BENT = 16
 
-/** A moulded shoe is laid as it is: so much narrower than the foot may be, and so much wider, to be trimmed, mm. */
-const MOULDED = { narrow: 1.5, wide: 9 }
+/** A moulded shoe is laid as it is: so much narrower than the foot it may be, mm; wider, as far as it can be trimmed. */
+const MOULDED_NARROW = 1.5
 
 /** Heels that end this far before where they should carry nothing, mm; a school of long heels asks for it, not the foot. */
 const MOST_SHORT = 9
@@ -65,14 +67,16 @@ export function rankSizes(
 }
 
 function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize {
-  const { nails, ...on } = sizeOnFoot(laid, facts)
+  const moulded = !bends(facts.kind)
+  const { nails, ...on } = moulded ? mouldedOnFoot(laid, facts) : sizeOnFoot(laid, facts)
   const fits = bendable(facts, on.openBy) && Math.min(on.heelLeft.lateral, on.heelLeft.medial) > -MOST_SHORT
   // The holes of what cannot be laid anyway are looked at only by who asks for them.
-  const inside = fits ? nails().filter(({ verdict }) => verdict === 'would-prick') : []
+  // A moulded one is drilled where the foot wants it.
+  const inside = fits && !moulded ? nails().filter(({ verdict }) => verdict === 'would-prick') : []
   const possible = fits && inside.length === 0
   const left = (branch: Half) =>
     nails().filter((nail) => nail.branch === branch && HOLDS.includes(nail.verdict)).length
-  const lost = possible ? missing(left('lateral')) + missing(left('medial')) : 0
+  const lost = possible && !moulded ? missing(left('lateral')) + missing(left('medial')) : 0
   const settled = {
     ...on,
     ...{ label: facts.label, possible },
@@ -82,7 +86,7 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
       lost * COSTS.nail * weights.nails +
       (madeFor(facts, laid) ? 0 : COSTS.otherFeet),
   }
-  const reasons = onceAsked(() => reasonsFor(on, nails(), laid, weights))
+  const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights))
   // What is only read of a few is worked out when it is read.
   return {
     ...settled,
@@ -100,8 +104,10 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
 
 const missing = (nails: number): number => Math.max(0, ENOUGH - nails)
 
-const bendable = ({ kind }: SizeFacts, openBy: number): boolean =>
-  bends(kind) ? Math.abs(openBy) <= MOST_BENT : openBy <= MOULDED.narrow && openBy >= -MOULDED.wide
+const bendable = (facts: SizeFacts, openBy: number): boolean =>
+  bends(facts.kind)
+    ? Math.abs(openBy) <= MOST_BENT
+    : openBy <= MOULDED_NARROW && openBy >= -creaseFrom(facts)
 
 const madeFor = ({ feet }: SizeFacts, { foot }: LaidFoot): boolean =>
   feet === 'either' || (feet === 'front') === foot.side.endsWith('F')
@@ -121,9 +127,12 @@ function reasonsFor(on: OnFoot, nails: readonly Nail[], laid: LaidFoot, weights:
     ...(madeFor(on.facts, laid) ? [] : [told`Shaped for ${on.facts.feet} feet.`]),
     outlineReason(on),
     ...heelReasons(on, weights),
-    ...holeReasons(nails),
+    ...(bends(on.facts.kind) ? holeReasons(nails) : [DRILLED]),
   ]
 }
+
+/** Of a shoe that cannot be bent. */
+const DRILLED = 'Its holes are drilled where this foot needs them.'
 
 function outlineReason({ facts, openBy }: OnFoot): Told {
   const by = Math.abs(openBy)
@@ -133,9 +142,11 @@ function outlineReason({ facts, openBy }: OnFoot): Told {
     return by <= MOST_BENT
       ? told`${way} it by ${length(by)}.`
       : told`${openBy > 0 ? 'Too narrow' : 'Too wide'} by ${length(by)}: no bending brings it there.`
-  if (openBy < 0 && by <= MOULDED.wide)
+  if (openBy < 0 && by <= creaseFrom(facts))
     return told`Wider than the foot by ${length(by)}: trim it outside, never into the crease.`
-  return told`${openBy > 0 ? 'Too narrow' : 'Too wide'} by ${length(by)}, and moulded: it cannot be bent.`
+  return openBy > 0
+    ? told`Too narrow by ${length(by)}, and moulded: it cannot be bent.`
+    : told`Too wide by ${length(by)}: the crease begins ${length(creaseFrom(facts))} in, and no saw goes into it.`
 }
 
 /** A heel nearer to where it should end than this is there, mm. */

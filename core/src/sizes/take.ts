@@ -3,7 +3,7 @@ import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import type { Half } from '../terms/half'
-import { sectionOf } from '../terms/size-kinds'
+import { bends, sectionOf } from '../terms/size-kinds'
 import type { RankedSize } from './rank'
 
 /** Nails driven in a branch unless somebody says otherwise (common practice: six a shoe). */
@@ -27,14 +27,18 @@ export function takenSize(
       .map(({ number }) => number)
       .slice(0, MOST_DRIVEN),
   })
+  const drilled = !bends(facts.kind)
   return {
     ...shoe,
     section: sectionOf(facts),
     stock: { kind: 'size', facts, sizeId },
     modifications: modifications.filter(({ kind }) => !modification(kind)?.ofBar),
-    nails: { ...nails, lateral: driven('lateral'), medial: driven('medial') },
+    // What is drilled has its nails by the size of the foot.
+    nails: drilled ? withoutBranches(nails) : { ...nails, lateral: driven('lateral'), medial: driven('medial') },
   }
 }
+
+const withoutBranches = ({ lateral: _outer, medial: _inner, ...nails }: NonNullable<ShoeInput['nails']> = {}) => nails
 
 /** The same shoe turned from a bar: one that was a factory shoe begins with the plain bar and holes of its own. */
 export function madeByHand(shoe: ShoeInput): ShoeInput {

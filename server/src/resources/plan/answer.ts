@@ -182,6 +182,27 @@ const nailingSchema = object({
   exits: object({ low: mm, high: mm }).optional(),
 })
 
+const mouldedSchema = object({
+  sold: line.describe('as it comes from the box, laid on the foot: closed'),
+  saw: z.array(line).describe('where the saw goes'),
+  crease: z.array(line).describe('its outer and its inner edge'),
+  deepest: mm.describe('most that is sawn off outside'),
+  standsOut: mm.describe('what the crease forbids to saw off'),
+  insideWall: mm,
+  onSole: object({ least: mm, most: mm }).describe('sole covered inside the white line; minus leaves it free'),
+  drilled: z.array(
+    object({
+      ...{ branch, number: z.number().int(), fromToe: mm },
+      inset: mm.describe('from the trimmed rim, on the ground face'),
+      insetAbove: mm.describe('on the foot face'),
+      lean: degrees,
+      leansMore: z.number().describe('less upright than the wall stands there, degrees'),
+    }),
+  ),
+  clipSeats: z.array(object({ label: z.string(), at: point, depth: mm })),
+  words: z.array(toldSchema),
+}).describe('a factory shoe that cannot be bent')
+
 /** What `POST /plan` answers. */
 export const planAnswerSchema = object({
   foot: footSchema.describe('with its defaults'),
@@ -214,4 +235,5 @@ export const planAnswerSchema = object({
   nailing: nailingSchema,
   keepClear: z.array(keepClearSchema.extend({ from: mm, to: mm, line })),
   cautions: z.array(cautionSchema),
+  moulded: mouldedSchema.optional(),
 })
