@@ -127,6 +127,7 @@ export type {
   Untrimmed,
   VetWord,
 } from './records/look'
+export type { Correction, DatedTry, Try } from './records/try'
 export type { FitNumbers, NailSize, Section, ShoeInput, WorkshopInput } from './records/shoe'
 export { CLOSE_LIST, type CloseStep } from './nails/close-list'
 export type {

@@ -7,6 +7,7 @@ import { openDatabase } from './database/open'
 import { owners } from './resources/owners/table'
 import { patterns } from './resources/patterns/table'
 import { sizes } from './resources/sizes/table'
+import { tries } from './resources/tries/table'
 import { visits } from './resources/visits/table'
 import { workshop } from './resources/workshop/table'
 
@@ -21,6 +22,7 @@ export interface Practice {
   looks: ReturnType<typeof looks>
   patterns: ReturnType<typeof patterns>
   sizes: ReturnType<typeof sizes>
+  tries: ReturnType<typeof tries>
   workshop: ReturnType<typeof workshop>
 }
 
@@ -39,6 +41,7 @@ export function practiceOn(db: Db): Practice {
     looks: looks(db),
     patterns: patterns(db),
     sizes: sizes(db),
+    tries: tries(db),
     workshop: workshop(db),
   }
 }

@@ -6,7 +6,6 @@ import type { CautionContext, CautionRule } from './context'
 /** Opened or closed by more than this a shoe loses its shape at the toe, mm (common practice, no source). */
 const FAR_OFF = 12
 
-
 /** A heel that falls short of where it should end by more than this leaves the foot without support, mm. */
 const SHORT = 3
 

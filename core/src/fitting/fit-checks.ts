@@ -8,15 +8,38 @@ export interface SeenOnFoot {
   room?: Partial<Record<Half, number>>
   /** From each heel end back to the bulb. */
   toBulb?: Partial<Record<Half, number>>
+  /** Seen with the eye: the inner branch is safed, the clips lie flush, nothing stands past the outline to be stepped on. */
+  safed?: boolean
+  clipsFlush?: boolean
+  nothingPast?: boolean
   /** The middle of the toe beside the line of the frog, plus to the outside. */
   toeOff?: number
 }
 
 /** One thing that was looked at: whether it is right, and in words with what to do. */
 export interface FitCheck {
-  key: 'room' | 'room-alike' | 'heels-alike' | 'square'
+  key: 'room' | 'room-alike' | 'heels-alike' | 'square' | SeenByEye
   right: boolean
   words: Told
+}
+
+/** What is only seen, yes or no. */
+export type SeenByEye = 'safed' | 'clipsFlush' | 'nothingPast'
+
+/** Each of them in words, right and not, with what to do. */
+const BY_EYE: Record<SeenByEye, readonly [right: string, wrong: string]> = {
+  safed: [
+    'The inner branch is safed.',
+    'The inner branch is not safed: soften its ground edge, the heel above all, before it cuts the other leg.',
+  ],
+  clipsFlush: [
+    'The clips lie flush in the wall.',
+    'A clip stands off or presses: let its seat in deeper; never hammer it onto the wall.',
+  ],
+  nothingPast: [
+    'Nothing stands past the outline to be stepped on.',
+    'Something stands past the outline where the horse can step on it: shorten it, close it, or box the edge.',
+  ],
 }
 
 /** Two sides differ when they differ by more than this, mm (common practice: an eighth of an inch is seen). */
@@ -31,7 +54,7 @@ const SQUARE = 1.5
  *
  * @param footLength toe to buttress line, mm: how far the toe lies from where a shoe turns
  */
-export function fitChecks({ room, toBulb, toeOff }: SeenOnFoot, footLength: number): FitCheck[] {
+export function fitChecks({ room, toBulb, toeOff, ...eyed }: SeenOnFoot, footLength: number): FitCheck[] {
   const found: FitCheck[] = []
   const rooms = [room?.lateral, room?.medial].filter((value) => value !== undefined)
   if (rooms.length > 0) {
@@ -69,6 +92,10 @@ export function fitChecks({ room, toBulb, toeOff }: SeenOnFoot, footLength: numb
         ? 'Square: the middle of the toe is on the line of the frog.'
         : `Turned ${Math.abs(turned).toFixed(1)}° to the ${turned > 0 ? 'outside' : 'inside'}: pull, set it square, and drive again.`,
     })
+  }
+  for (const key of ['safed', 'clipsFlush', 'nothingPast'] as const) {
+    const right = eyed[key]
+    if (right !== undefined) found.push({ key, right, words: BY_EYE[key][right ? 0 : 1] })
   }
   return found
 }

@@ -2,6 +2,7 @@ import { distance } from '../geometry/vector'
 import { length, told, type Told } from '../notices/told'
 import type { Plan } from '../plan/plan'
 import type { Half } from '../terms/half'
+import { partAt } from '../terms/trying'
 import type { Bend } from './bend'
 import { branchLength, centrelineOf, type Centreline } from './centreline'
 
@@ -15,14 +16,6 @@ export interface Landmark {
 
 /** A landmark is named for what lies this near, mm. */
 const NEAR = 6
-
-/** Regions of a branch by the share of it that lies ahead of their end (common practice, no source for the amounts). */
-const REGIONS = [
-  [0.14, 'toe'],
-  [0.42, 'toe quarter'],
-  [0.76, 'quarter'],
-  [1, 'heel'],
-] as const
 
 const whose = (branch: Half): string => (branch === 'lateral' ? 'outer' : 'inner')
 
@@ -42,9 +35,7 @@ export function placeInWords(
   const before = own.filter((one) => one.fromToe < fromToe).sort((a, b) => b.fromToe - a.fromToe)[0]
   const after = own.filter((one) => one.fromToe > fromToe).sort((a, b) => a.fromToe - b.fromToe)[0]
   if (before && after) return `${whose(branch)} branch, between ${before.name} and ${after.name}`
-  const share = fromToe / branchLength(line, branch)
-  const region = REGIONS.find(([end]) => share <= end)?.[1] ?? 'heel'
-  return `${whose(branch)} branch, at the ${region}`
+  return `${whose(branch)} branch, at the ${partAt(fromToe / branchLength(line, branch))}`
 }
 
 /** How it is done on the horn: which edge down, daylight under what must give, where to strike. */

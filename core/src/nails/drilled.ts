@@ -71,8 +71,7 @@ export function starters(
     const natural = hole.inset - thickness * cotangent(said ?? wall)
     const inset = said === undefined ? Math.min(to, Math.max(from, natural)) : natural
     const across = hole.inset - inset
-    const needed =
-      Math.abs(across) < UPRIGHT ? 90 : (Math.atan2(thickness, across) * 180) / Math.PI
+    const needed = Math.abs(across) < UPRIGHT ? 90 : (Math.atan2(thickness, across) * 180) / Math.PI
     const lean = said ?? Math.min(LEANS[1], Math.max(LEANS[0], needed))
     return {
       ...{ branch: hole.branch, number: hole.number, fromToe: hole.fromToe },

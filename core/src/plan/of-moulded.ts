@@ -61,9 +61,14 @@ export function mouldedPlan(cut: Cut): MouldedPlan | undefined {
           ? [told`${branch === 'lateral' ? 'Outer' : 'Inner'} heel: saw off ${length(cuts[branch])}.`]
           : [],
       ),
-      ...clipSeats.map(({ label, depth }) => told`${label}: let its seat ${length(depth, 'fine')} into the wall, half of it there.`),
+      ...clipSeats.map(
+        ({ label, depth }) =>
+          told`${label}: let its seat ${length(depth, 'fine')} into the wall, half of it there.`,
+      ),
       ...(drilled.length > 0
-        ? ['Carry the wall’s thickness over from the foot at each nail; drill from the ground face at the lean that is told.']
+        ? [
+            'Carry the wall’s thickness over from the foot at each nail; drill from the ground face at the lean that is told.',
+          ]
         : []),
       stock.facts.kind === 'plate-cored'
         ? 'Drive the heads down to the metal.'

@@ -93,7 +93,7 @@ const sizeStockSchema = z
       .object({ since: daySchema, resets: z.number().int().min(0).max(60) })
       .strict()
       .optional()
-      .describe('a moulded shoe: since when it is worn, and how often it was reset'),
+      .describe('since when it is worn, and how often it was reset'),
   })
   .strict()
 

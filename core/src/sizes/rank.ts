@@ -105,9 +105,7 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
 const missing = (nails: number): number => Math.max(0, ENOUGH - nails)
 
 const bendable = (facts: SizeFacts, openBy: number): boolean =>
-  bends(facts.kind)
-    ? Math.abs(openBy) <= MOST_BENT
-    : openBy <= MOULDED_NARROW && openBy >= -creaseFrom(facts)
+  bends(facts.kind) ? Math.abs(openBy) <= MOST_BENT : openBy <= MOULDED_NARROW && openBy >= -creaseFrom(facts)
 
 const madeFor = ({ feet }: SizeFacts, { foot }: LaidFoot): boolean =>
   feet === 'either' || (feet === 'front') === foot.side.endsWith('F')

@@ -34,11 +34,17 @@ export function takenSize(
     stock: { kind: 'size', facts, sizeId },
     modifications: modifications.filter(({ kind }) => !modification(kind)?.ofBar),
     // What is drilled has its nails by the size of the foot.
-    nails: drilled ? withoutBranches(nails) : { ...nails, lateral: driven('lateral'), medial: driven('medial') },
+    nails: drilled
+      ? withoutBranches(nails)
+      : { ...nails, lateral: driven('lateral'), medial: driven('medial') },
   }
 }
 
-const withoutBranches = ({ lateral: _outer, medial: _inner, ...nails }: NonNullable<ShoeInput['nails']> = {}) => nails
+const withoutBranches = ({
+  lateral: _outer,
+  medial: _inner,
+  ...nails
+}: NonNullable<ShoeInput['nails']> = {}) => nails
 
 /** The same shoe turned from a bar: one that was a factory shoe begins with the plain bar and holes of its own. */
 export function madeByHand(shoe: ShoeInput): ShoeInput {

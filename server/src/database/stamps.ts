@@ -3,7 +3,17 @@ import type { Db } from './db'
 const lasts = new WeakMap<Db, number>()
 
 /** Tables whose stamps say what is newer. */
-const TABLES = ['owners', 'horses', 'visits', 'foot_records', 'looks', 'patterns', 'workshops', 'sizes']
+const TABLES = [
+  'owners',
+  'horses',
+  'visits',
+  'foot_records',
+  'looks',
+  'patterns',
+  'workshops',
+  'sizes',
+  'tries',
+]
 
 /**
  * The time for a record that is stored now: later than any stamp that is stored. A clock that was set back does not

@@ -7,12 +7,16 @@ import { chance, idFor, stamp } from './made-up'
 import type { Demo, DemoHorse } from './schema'
 import { seedSamples } from './samples'
 import { seedSizes } from './sizes'
+import { seedTries } from './tries'
 import { shoeOf } from './shoes'
 
 const YEARS = 3
 
 /** How many of the last visits were looked at with the program. */
 const LOOKS = 8
+
+/** And at how many it was logged how its shoes were tried on. */
+const TRIES = 8
 
 /**
  * Writes the demo practice: owners, horses, three years of visits, feet that change, patterns.
@@ -96,6 +100,8 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
         notes: '',
         ...at,
       })
+      if (dates.length - i <= TRIES)
+        seedTries(practice, { visitId, at: date, side, shoe: horse.shoe.name, back: dates.length - i })
     }
   })
 }

@@ -32,6 +32,7 @@ function idsFor({ path }: Route): string[] {
     looks: practice.looks,
     'foot-records': practice.footRecords,
     sizes: practice.sizes,
+    tries: practice.tries,
   } as const
   const table = tables[path.split('/')[1] as keyof typeof tables]
   return table.list('1 LIMIT 60').map(({ id }) => id)

@@ -13,6 +13,7 @@ import { practiceRoutes } from './practice/routes'
 import { roundRoutes } from './round/routes'
 import { safekeepingRoutes } from './safekeeping/routes'
 import { sizeRoutes } from './sizes/routes'
+import { tryRoutes } from './tries/routes'
 import { visitRoutes } from './visits/routes'
 import { workshopRoutes } from './workshop/routes'
 
@@ -32,6 +33,7 @@ export const routes: readonly Route[] = [
   ...nailRoutes,
   ...sizeRoutes,
   ...fittingRoutes,
+  ...tryRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

@@ -98,8 +98,7 @@ export function layMoulded(
         medial: fit.heelLength + heelLeft.medial - heelToCut.medial,
       },
       rework: () => laid,
-      web: ({ branch, fromToe }) =>
-        along(web, laid.toe + (branch === 'lateral' ? -fromToe : fromToe)),
+      web: ({ branch, fromToe }) => along(web, laid.toe + (branch === 'lateral' ? -fromToe : fromToe)),
     },
     sold: { outer, inner },
     saw: [

@@ -80,8 +80,7 @@ function laid(input: FootInput, facts: SizeFacts, moved = {}, heelLength = 40) {
   return { foot, outline, moulded, wanted, rims: layRims(outline, moulded.lay, 0.5) }
 }
 
-const offLine = (line: Track, point: Vec) =>
-  distance(placeAt(line, nearestStation(line, point)).point, point)
+const offLine = (line: Track, point: Vec) => distance(placeAt(line, nearestStation(line, point)).point, point)
 
 /** A size about as wide as a foot of so many millimetres, wider by some. */
 const nearly = (width: number, wider: number, more: Partial<SizeFacts> = {}) => {
@@ -197,10 +196,7 @@ describe('a shoe that cannot be bent, laid flush', () => {
 
 describe('the plan of a moulded shoe', () => {
   const plan = (facts: SizeFacts, more = {}) =>
-    planShoe(
-      FIVE_BY_FIVE,
-      shoeOfSize(facts, { stock: { kind: 'size', facts, ...more } }),
-    )
+    planShoe(FIVE_BY_FIVE, shoeOfSize(facts, { stock: { kind: 'size', facts, ...more } }))
 
   it('says where to saw and what the crease forbids', () => {
     const little = plan(nearly(127, 5)).moulded!

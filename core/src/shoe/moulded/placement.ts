@@ -94,7 +94,9 @@ type Triple = [number, number, number]
 /** Three equations with three unknowns, by determinants. */
 function solved([a, b, c]: readonly [Triple, Triple, Triple], [p, q, r]: Triple): Triple {
   const det = (u: Triple, v: Triple, w: Triple): number =>
-    u[0] * (v[1] * w[2] - v[2] * w[1]) - u[1] * (v[0] * w[2] - v[2] * w[0]) + u[2] * (v[0] * w[1] - v[1] * w[0])
+    u[0] * (v[1] * w[2] - v[2] * w[1]) -
+    u[1] * (v[0] * w[2] - v[2] * w[0]) +
+    u[2] * (v[0] * w[1] - v[1] * w[0])
   const whole = det(a, b, c)
   if (Math.abs(whole) < 1e-9) return [0, 0, 0]
   const without = (k: 0 | 1 | 2): number => {

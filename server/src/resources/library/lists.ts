@@ -6,6 +6,7 @@ import {
   sizeSchema,
   ownerSchema,
   visitSchema,
+  trySchema,
   workshopRecordSchema,
   storedPatternSchema,
 } from '@crescent/core/records/index'
@@ -72,6 +73,7 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
   }),
   looks: list({ kind: 'look', schema: lookSchema, check: CHECKS.look, table: ({ looks }) => looks }),
   sizes: list({ kind: 'size', schema: sizeSchema, check: CHECKS.size, table: ({ sizes }) => sizes }),
+  tries: list({ kind: 'try', schema: trySchema, check: none, table: ({ tries }) => tries }),
   workshop: list({
     kind: 'workshop',
     schema: workshopRecordSchema,

@@ -10,6 +10,7 @@ const ONE: Record<string, string> = {
   footRecords: 'foot',
   looks: 'look',
   sizes: 'size',
+  tries: 'try',
   workshop: 'workshop',
 }
 

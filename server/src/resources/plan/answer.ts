@@ -189,7 +189,9 @@ const mouldedSchema = object({
   deepest: mm.describe('most that is sawn off outside'),
   standsOut: mm.describe('what the crease forbids to saw off'),
   insideWall: mm,
-  onSole: object({ least: mm, most: mm }).describe('sole covered inside the white line; minus leaves it free'),
+  onSole: object({ least: mm, most: mm }).describe(
+    'sole covered inside the white line; minus leaves it free',
+  ),
   drilled: z.array(
     object({
       ...{ branch, number: z.number().int(), fromToe: mm },

@@ -16,7 +16,7 @@ import { problemsOf, type RequestProblem } from '../../http/door'
 /** The columns of the table as a file, in their order. Bare numbers are millimetres; `3/4 in` is read as well. */
 export const COLUMNS = [
   ...['range', 'label', 'kind', 'feet', 'web', 'thickness', 'length', 'width', 'toe to heels'],
-  ...['outer holes', 'inner holes', 'clips', 'weight', 'price', 'on van', 'keep on van'],
+  ...['outer holes', 'inner holes', 'clips', 'crease', 'weight', 'price', 'on van', 'keep on van'],
 ] as const
 type Column = (typeof COLUMNS)[number]
 
@@ -96,6 +96,7 @@ function readRow(row: Record<string, string>, line: number): CsvRow {
     wrong('length', 'The length along the centreline, or width and toe to heels, is needed')
   const holes = (column: Column): SizeHole[] => readHoles(cell(column), (message) => wrong(column, message))
   const [width, weight] = [sold.width, number('weight')]
+  const crease = length('crease')
   const clips = choice('clips', SIZE_CLIPS, 'none')
   const made = {
     ...{ range: cell('range'), label: cell('label'), kind: choice('kind', SIZE_KINDS, 'plain-steel'), feet },
@@ -106,6 +107,7 @@ function readRow(row: Record<string, string>, line: number): CsvRow {
     },
     ...(width !== undefined && { width }),
     ...(weight !== undefined && { weight }),
+    ...(crease !== undefined && { crease }),
     ...(clips !== 'none' && { clips }),
     ...{
       price: number('price') ?? null,
@@ -183,7 +185,7 @@ export function writeCsv(sizes: readonly Size[]): string {
       'outer holes': holes(size.holes.lateral),
       'inner holes': holes(size.holes.medial),
     },
-    ...{ clips: size.clips ?? '', weight: mm(size.weight), price: size.price ?? '' },
+    ...{ clips: size.clips ?? '', crease: mm(size.crease), weight: mm(size.weight), price: size.price ?? '' },
     ...{ 'on van': size.onVan, 'keep on van': size.keepOnVan },
   }))
   return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: '\n' }) + '\n'

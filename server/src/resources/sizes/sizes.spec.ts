@@ -204,4 +204,59 @@ describe('what is on the van', () => {
     await save(two, 1).expect(200)
     expect(await onVan()).toEqual({ F303: 2, F310: 0 })
   })
+
+  it('goes down again at the next visit, and not for a shoe that is put on again', async () => {
+    const one = size(303, { onVan: 5 })
+    await put(one).expect(200)
+    const { horse, visit } = addHorse(bed.practice)
+    const next = bed.practice.visits.put({ ...visit, id: randomUUID(), version: 0, date: '2026-11-12' })
+    const last = bed.practice.visits.put({ ...visit, id: randomUUID(), version: 0, date: '2026-12-20' })
+    const { id: sizeId, version: _v, range: _r, onVan: _o, ...known } = one
+    const patternId = randomUUID()
+    const save = (visitId: string, version: number, fitted?: object) => {
+      const shoe = {
+        stock: { kind: 'size', facts: known, sizeId, ...(fitted && { fitted }) },
+        fit: 'general',
+      }
+      const pattern = {
+        ...{ id: patternId, version, horseId: horse.id, side: 'LF', name: 'Everyday', visitId },
+        ...{ foot: FOOT, shoe, workshop: {}, notes: '', archived: false },
+      }
+      const record = { id: randomUUID(), version: 0, visitId, side: 'LF', foot: FOOT, patternId, notes: '' }
+      return request(bed.app).put(`/api/visits/${visitId}/feet/LF`).send({ pattern, record })
+    }
+    const onVan = async () => (await table())[0]!.onVan
+    await save(visit.id, 0, { since: '2026-10-01', resets: 0 }).expect(200)
+    expect(await onVan()).toBe(4)
+    await save(next.id, 1, { since: '2026-10-01', resets: 1 }).expect(200)
+    expect(await onVan()).toBe(4)
+    await save(last.id, 2, { since: '2026-12-20', resets: 0 }).expect(200)
+    expect(await onVan()).toBe(3)
+  })
+})
+
+describe('a moulded size', () => {
+  const moulded = { kind: 'plate-cored', web: 25, thickness: 11, crease: 8 } as const
+
+  it('keeps where its crease begins, in the table and in the file', async () => {
+    await put(size(305, { ...moulded, holes: { lateral: [], medial: [] } })).expect(200)
+    expect((await table())[0]).toMatchObject({ crease: 8 })
+    const out = (await request(bed.app).get('/api/sizes/csv').expect(200)).text
+    const { body } = await request(bed.app).post('/api/sizes/csv').send({ csv: out }).expect(200)
+    expect(body.rows[0].size.crease).toBe(8)
+    await put(size(305, { ...moulded, crease: 14 })).expect(400)
+  })
+
+  it('is planned unbent: where to saw and to drill', async () => {
+    const stock = { kind: 'size', facts: facts(306, { ...moulded, holes: { lateral: [], medial: [] } }) }
+    const plan = (more: object) =>
+      request(bed.app)
+        .post('/api/plan')
+        .send({ foot: FOOT, shoe: { stock: { ...stock, ...more }, fit: 'general' } })
+    const { body } = await plan({ moved: { across: -1 }, rest: 'clear of the sole' }).expect(200)
+    expect(body.moulded.saw.length).toBeGreaterThan(0)
+    expect(body.moulded.drilled).toHaveLength(8)
+    const refused = await plan({ moved: { across: 40 } }).expect(400)
+    expect(refused.body.errors[0]).toMatchObject({ path: 'shoe.stock.moved.across' })
+  })
 })

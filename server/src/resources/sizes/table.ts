@@ -7,7 +7,7 @@ export function sizes(db: Db) {
   const table = recordTable<Size>(db, 'sizes', {
     ...{ label: 'plain', range: 'plain', kind: 'plain', feet: 'plain' },
     ...{ web: 'plain', thickness: 'plain', length: 'plain', lengthDerived: 'flag', width: 'optional' },
-    ...{ holes: 'json', clips: 'optional', weight: 'optional' },
+    ...{ holes: 'json', clips: 'optional', weight: 'optional', crease: 'optional' },
     ...{ price: 'plain', onVan: 'plain', keepOnVan: 'plain', archived: 'flag' },
   })
   return {

@@ -17,7 +17,7 @@ export interface Shoeing {
  */
 export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record: FootRecord }): Shoeing {
   const stale: Partial<Shoeing> = {}
-  const before = practice.patterns.get(sent.pattern.id)
+  const before = shodWith(practice, sent.record.id)
   const pattern = tryPut(
     () => savePattern(practice, sent.pattern),
     (current) => (stale.pattern = current),
@@ -29,6 +29,12 @@ export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record
   if (!pattern || !record) throw new Conflict(stale)
   takeFromVan(practice, before, pattern)
   return { pattern, record }
+}
+
+/** The pattern this foot was stored with at this visit before; one it wore at another visit is another shoe. */
+function shodWith({ footRecords, patterns }: Practice, recordId: string): Pattern | undefined {
+  const patternId = footRecords.get(recordId)?.patternId
+  return patternId ? patterns.get(patternId) : undefined
 }
 
 /** The stored record; a stale one is told and nothing comes back. */
