@@ -185,6 +185,7 @@ export {
   sectionOf,
   bends,
   SIZE_CLIPS,
+  type SizeClips,
   SIZE_FEET,
   SIZE_FEET_LABELS,
   SIZE_KINDS,

@@ -1,6 +1,7 @@
+import type { Half } from '../terms/half'
 import { bent, heelMoves, type Bend } from './bend'
 import type { Centreline } from './centreline'
-import { goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
+import { BOTH, goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
 import { asLongAs, bestAngles, furthestOff, laidOn, sampled, SAMPLES, targetOf, type Target } from './matched'
 
 /** What to bend, and what comes of it. */
@@ -59,14 +60,20 @@ const LEAST_ANGLE = 0.25
  * that comes near enough is taken. Where no count does, the nearest is answered, and `within` is false.
  *
  * @param tolerance how far off the pattern it may lie anywhere, mm
+ * @param branches that may be bent: where only one was seen off, the other is left alone
  */
-export function bendPlan(pattern: Centreline, shape: Centreline, tolerance = TOLERANCE): BendPlan {
+export function bendPlan(
+  pattern: Centreline,
+  shape: Centreline,
+  tolerance = TOLERANCE,
+  branches = BOTH,
+): BendPlan {
   const target = targetOf(pattern)
   const told = asLongAs(shape, pattern)
   const start = laidOn(target, sampled(told))
   const { off: before, noise } = furthestOff(target, start)
   const aim = aimOf(tolerance, noise)
-  const chosen = before <= aim ? [] : search(target, sampled(told), tolerance, aim)
+  const chosen = before <= aim ? [] : search(target, sampled(told), tolerance, aim, branches)
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
@@ -79,8 +86,14 @@ interface Tried {
   off: number
 }
 
-function search(target: Target, line: Centreline, tolerance: number, aim: number): Bend[] {
-  const weights = weighing(target, laidOn(target, line))
+function search(
+  target: Target,
+  line: Centreline,
+  tolerance: number,
+  aim: number,
+  branches: readonly Half[],
+): Bend[] {
+  const weights = weighing(target, laidOn(target, line), branches)
   let best: Tried = { bends: [], off: Infinity }
   let sets: readonly PlaceSet[] = [{ places: [], left: weights.all }]
   for (let count = 1; count <= MOST_BENDS; count++) {

@@ -27,9 +27,12 @@ const ONE_PLACE = 14
 /** Sets that go on to the next bend. */
 const KEPT = 24
 
+/** Either branch, the lateral one first. */
+export const BOTH: readonly Half[] = ['lateral', 'medial']
+
 /** All places a bend may be made, the lateral branch first, from the toe back. */
-export function placesOn(line: Centreline): Place[] {
-  return (['lateral', 'medial'] as const).flatMap((branch) => {
+export function placesOn(line: Centreline, branches: readonly Half[] = BOTH): Place[] {
+  return branches.flatMap((branch) => {
     const last = branchLength(line, branch) - ENDS.heel
     const count = Math.max(0, Math.floor((last - ENDS.toe) / APART))
     return Array.from({ length: count + 1 }, (_, i): Place => ({ branch, fromToe: ENDS.toe + i * APART }))
@@ -48,9 +51,9 @@ export interface Weighing {
 }
 
 /** Weighs all places of a shape that was laid on its target; what a turn or a shift could do is taken out beforehand. */
-export function weighing(target: Target, laid: Centreline): Weighing {
+export function weighing(target: Target, laid: Centreline, branches = BOTH): Weighing {
   const even = sampled(laid)
-  const places = placesOn(laid)
+  const places = placesOn(laid, branches)
   const { columns, wanted } = withoutRigid(
     target,
     even,

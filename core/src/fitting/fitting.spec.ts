@@ -316,6 +316,19 @@ describe('a shape as it was seen on the foot', () => {
     expect(Math.min(...wide.map(([x]) => x))).toBeLessThan(Math.min(...pattern.points.map(([x]) => x)) - 3)
   })
 
+  it('has only the branch bent that was seen off', () => {
+    for (const branch of ['lateral', 'medial'] as const)
+      for (const by of [-8, -3, 5]) {
+        const shape = tappedShape(pattern, [{ branch, place: 'heel', by }])
+        const found = planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { points: shape }, TOLERANCE, [
+          branch,
+        ])
+        expect(found.within).toBe(true)
+        expect(found.bends.length).toBeGreaterThan(0)
+        expect(new Set(found.bends.map((one) => one.branch))).toEqual(new Set([branch]))
+      }
+  })
+
   it('is brought back by opening the heel that was tight', () => {
     const shape = tappedShape(pattern, [{ branch: 'lateral', place: 'heel', by: -6 }])
     const found = planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { points: shape })

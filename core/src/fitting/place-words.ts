@@ -1,4 +1,4 @@
-import { distance } from '../geometry/vector'
+import { distance, type Vec } from '../geometry/vector'
 import { length, told, type Told } from '../notices/told'
 import type { Plan } from '../plan/plan'
 import type { Half } from '../terms/half'
@@ -69,8 +69,11 @@ export function landmarksOf(plan: Plan, line: Centreline): Landmark[] {
 }
 
 /** The centreline of a planned shoe; the middle of its toe lies on the foot's axis. */
-export function centrelineOfPlan({ outline }: Plan): Centreline {
-  const line = centrelineOf(outline.centreline)
+export const centrelineOfPlan = ({ outline }: Plan): Centreline => lineAboutToe(outline.centreline)
+
+/** A line of a planned shoe, walked from the lateral to the medial heel, with the middle of its toe where it crosses the foot's axis. */
+export function lineAboutToe(points: readonly Vec[]): Centreline {
+  const line = centrelineOf(points)
   const after = line.points.findIndex(([x, y], i) => i > 0 && y > 0 && x <= 0 && line.points[i - 1]![0] > 0)
   if (after < 0) return line
   const [from, to] = [line.points[after - 1]![0], line.points[after]![0]]

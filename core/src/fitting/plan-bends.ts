@@ -6,6 +6,7 @@ import { planShoe } from '../plan/plan'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
+import { BOTH } from './few-places'
 import { centrelineOf, lineLength, type Centreline } from './centreline'
 import { likelyShape, shapeByPoints, type AnvilMeasures } from './likely-shape'
 import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
@@ -44,14 +45,20 @@ const NO_WEB = 0
 /**
  * The fewest corrections from a shape on the anvil to its pattern.
  *
+ * @param branches that may be bent; both unless only one was seen off
  * @throws ProblemError where target or shape is not possible, by figure
  */
-export function planBends(target: BendTarget, shape: AnvilShape, tolerance = TOLERANCE): ToldBendPlan {
+export function planBends(
+  target: BendTarget,
+  shape: AnvilShape,
+  tolerance = TOLERANCE,
+  branches = BOTH,
+): ToldBendPlan {
   const odd = outOfRange('tolerance', 'Tolerance', 'length', tolerance, TOLERANCES)
   if (odd) throw new ProblemError([odd])
   const { pattern, landmarks, web } = read(target)
   const { line, notes } = shapeOf(shape, pattern, web)
-  const plan = bendPlan(pattern, line, tolerance)
+  const plan = bendPlan(pattern, line, tolerance, branches)
   return {
     ...plan,
     bends: plan.bends.map((bend): ToldBend => {

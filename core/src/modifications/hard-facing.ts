@@ -52,6 +52,7 @@ function beads(context: ShoeContext, place: Figures['place']): ShoePart[] {
 /** Hard metal laid on where the shoe wears. */
 export const hardFacing = modificationOf({
   kind: 'hard-facing',
+  ofMetal: true,
   group: 'wear',
   label: 'Hard-facing',
   purpose: 'Hard metal laid on where it wears: on roads weeks of wear become months.',

@@ -189,6 +189,7 @@ function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
 /** A bar between the heels with a plate that lets the frog carry. */
 export const heartBar = modificationOf({
   kind: 'heart-bar',
+  ofMetal: true,
   group: 'heels',
   label: 'Heart bar',
   purpose: 'The frog carries a share: separated or resected walls, founder.',

@@ -106,6 +106,7 @@ function screwPlaces(context: ShoeContext, values: Figures): Vec[] {
 /** Plate over the sole that comes off for dressing. */
 export const hospitalPlate = modificationOf({
   kind: 'hospital-plate',
+  ofMetal: true,
   group: 'plates',
   label: 'Hospital plate',
   purpose: 'A plate over the sole, screwed on, taken off for dressing: surgery, abscess, resection.',

@@ -22,6 +22,7 @@ const BOXED_FROM = 0.45
 /** The outer branch carried outside the wall from the quarter back, the web as it was. */
 export const lateralExtension = modificationOf({
   kind: 'lateral-extension',
+  ofMetal: true,
   group: 'branches',
   label: 'Lateral extension',
   purpose:

@@ -1,6 +1,6 @@
 import type { ShoeInput } from '../records/shoe'
 import { clashOf, MODIFICATIONS } from './index'
-import { MODIFICATION_GROUPS } from './modification'
+import { MODIFICATION_GROUPS, type Modification } from './modification'
 
 /** The modifications of a shoe as they are asked for, in the order they were put on. */
 export type ModificationList = NonNullable<ShoeInput['modifications']>
@@ -37,16 +37,24 @@ export const withValue = (
     return (value === undefined ? rest : { ...rest, [key]: value }) as typeof given
   })
 
-/** What may still be put on, group by group; of a factory shoe only what needs no straight bar. */
+/** What a shoe is made of: a bar, a factory shoe of metal, or a moulded one. */
+export type MadeOf = 'bar' | 'size' | 'moulded'
+
+/** A modification can be made of it: a factory shoe is not straight any more, a moulded one is neither forged nor welded. */
+export const canBeMadeOf = (
+  { ofBar, ofMetal }: Pick<Modification, 'ofBar' | 'ofMetal'>,
+  made: MadeOf,
+): boolean => made === 'bar' || !(ofBar || (ofMetal && made === 'moulded'))
+
+/** What may still be put on, group by group; only what can be made of it. */
 export const offersBeside = (
   list: ModificationList,
-  ofSize = false,
+  made: MadeOf = 'bar',
 ): { key: string; label: string; offers: Offer[] }[] =>
   MODIFICATION_GROUPS.map(({ key, label }) => ({
     key,
     label,
     offers: MODIFICATIONS.filter(
-      ({ kind, group, ofBar }) =>
-        group === key && !(ofBar && ofSize) && !list.some((given) => given.kind === kind),
+      (one) => one.group === key && canBeMadeOf(one, made) && !list.some(({ kind }) => kind === one.kind),
     ).map(({ kind, label: name, purpose }) => ({ kind, label: name, purpose, clash: clashWith(list, kind) })),
   })).filter(({ offers }) => offers.length > 0)

@@ -166,6 +166,8 @@ export interface ModificationWith<V> {
   brings?: readonly Trait[]
   /** Its metal is drawn, upset or turned while the bar is straight: no factory shoe is made so. */
   ofBar?: true
+  /** It is forged of the metal or welded to it: no moulded shoe is made so. */
+  ofMetal?: true
   /** Kinds it may stand beside with a warning. */
   warns?: Readonly<Record<string, string>>
   /** Why it cannot be made for this foot and shoe, where it cannot. */

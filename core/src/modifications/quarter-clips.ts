@@ -18,6 +18,7 @@ const fields = fieldsOf([
 /** Two clips at the toe quarters: for a thin wall with few nails, and against turning. */
 export const quarterClips = modificationOf({
   kind: 'quarter-clips',
+  ofMetal: true,
   group: 'clips',
   label: 'Quarter clips',
   purpose: 'For a thin wall with few nails and against twisting; the two hold like about four nails.',

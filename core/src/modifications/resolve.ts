@@ -38,6 +38,13 @@ export function resolveModifications(
       })
       return
     }
+    if (found.ofMetal && context.section.material === 'polymer') {
+      problems.push({
+        path: `${path}.kind`,
+        message: `${found.label}: it is forged or welded; a moulded shoe is sawn and rasped`,
+      })
+      return
+    }
     const earlier = chosen.find((one) => clashOf(one.modification.kind, kind))
     if (earlier) {
       const reason = clashOf(earlier.modification.kind, kind)!

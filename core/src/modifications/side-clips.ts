@@ -18,6 +18,7 @@ const fields = fieldsOf([
 /** Two clips at the widest part: the shoe cannot be spread by the foot, and cannot shift sideways. */
 export const sideClips = modificationOf({
   kind: 'side-clips',
+  ofMetal: true,
   group: 'clips',
   label: 'Side clips',
   purpose: 'At the widest part: hold a split or spreading wall together, and the shoe against side thrust.',

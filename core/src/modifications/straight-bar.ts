@@ -4,6 +4,7 @@ import { modificationOf } from './modification'
 /** A bar welded between the heels. */
 export const straightBar = modificationOf({
   kind: 'straight-bar',
+  ofMetal: true,
   group: 'heels',
   label: 'Straight bar',
   purpose: 'Joins the heels: they cannot spread apart or sink one by one.',

@@ -59,6 +59,7 @@ function places(context: ShoeContext, values: Figures): { label: string; at: rea
 /** Studs driven or screwed into the branches. */
 export const studs = modificationOf({
   kind: 'studs',
+  ofMetal: true,
   group: 'wear',
   label: 'Studs',
   purpose: 'Hold on ice, wet grass and smooth roads; also against wear.',

@@ -4,6 +4,7 @@ import { modificationOf } from './modification'
 /** One clip in the middle of the toe. */
 export const toeClip = modificationOf({
   kind: 'toe-clip',
+  ofMetal: true,
   group: 'clips',
   label: 'Toe clip',
   purpose: 'Holds the shoe from sliding back; reckoned to hold like about two nails.',

@@ -72,6 +72,7 @@ function pieces(context: ShoeContext, values: Figures): ShoePart[] {
 /** Branches that grow thicker to the heel. */
 export const wedge = modificationOf({
   kind: 'wedge',
+  ofMetal: true,
   group: 'heels',
   label: 'Wedge',
   purpose: 'Raises the heels: thickness grows evenly from toe to heel.',

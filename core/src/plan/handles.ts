@@ -91,9 +91,9 @@ const modificationHandles = (plan: Plan): Handle[] =>
   })
 
 /** The handles of the holes: each is pulled along the crease, between its neighbours. */
-export function nailHandles({ nails, cuts, iron }: Plan): Handle[] {
-  // The holes of a factory shoe are where they are.
-  if (iron.size !== undefined) return []
+export function nailHandles({ nails, cuts, iron, moulded }: Plan): Handle[] {
+  // What was punched in the factory stays; a moulded shoe is drilled where it is wanted.
+  if (iron.size !== undefined && !moulded) return []
   return nails.map(({ branch, number, fromToe, x, y }): Handle => {
     const beside = (other: number) => nails.find((nail) => nail.branch === branch && nail.number === other)
     const own = cuts.filter(({ place }) => place.branch === branch)

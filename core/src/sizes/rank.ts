@@ -144,7 +144,7 @@ function outlineReason({ facts, openBy }: OnFoot): Told {
     return told`Wider than the foot by ${length(by)}: trim it outside, never into the crease.`
   return openBy > 0
     ? told`Too narrow by ${length(by)}, and moulded: it cannot be bent.`
-    : told`Too wide by ${length(by)}: the crease begins ${length(creaseFrom(facts))} in, and no saw goes into it.`
+    : told`Too wide by ${length(by)}: its crease begins ${length(creaseFrom(facts))} from the rim, and no saw goes into it.`
 }
 
 /** A heel nearer to where it should end than this is there, mm. */

@@ -1,4 +1,5 @@
 import { modification } from '../modifications/index'
+import { canBeMadeOf } from '../modifications/list'
 import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
@@ -32,7 +33,10 @@ export function takenSize(
     ...shoe,
     section: sectionOf(facts),
     stock: { kind: 'size', facts, sizeId },
-    modifications: modifications.filter(({ kind }) => !modification(kind)?.ofBar),
+    modifications: modifications.filter(({ kind }) => {
+      const known = modification(kind)
+      return !known || canBeMadeOf(known, drilled ? 'moulded' : 'size')
+    }),
     // What is drilled has its nails by the size of the foot.
     nails: drilled
       ? withoutBranches(nails)

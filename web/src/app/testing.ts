@@ -80,7 +80,7 @@ export const PAGE = {
   lookBefore: null,
   lastVisit: { id: 'before', date: '2026-10-05', notes: '', feet: {}, closeList: {} },
   previous: {
-    visit: { id: 'before' },
+    visit: { id: 'before', date: '2026-10-05' },
     footRecords: [
       { id: 'r0', version: 1, visitId: 'before', side: 'LF', foot: FOOT, patternId: 'p1', notes: '' },
     ],

@@ -12,11 +12,14 @@ import {
   checkSize,
   describeProblem,
   parseLength,
+  bends,
+  SIZE_CLIPS,
   SIZE_FEET,
   SIZE_FEET_LABELS,
   SIZE_KIND_LABELS,
   SIZE_KINDS,
   type Size,
+  type SizeClips,
   type SizeFeet,
   type SizeKind,
 } from '@crescent/core'
@@ -39,7 +42,7 @@ const NEW: Omit<Size, 'id' | 'version'> = {
   archived: false,
 }
 
-type LengthKey = 'web' | 'thickness' | 'length' | 'width'
+type LengthKey = 'web' | 'thickness' | 'length' | 'width' | 'crease'
 type NumberKey = 'weight' | 'price' | 'onVan' | 'keepOnVan'
 
 const LENGTHS: readonly { key: LengthKey; label: string; where: string }[] = [
@@ -47,6 +50,11 @@ const LENGTHS: readonly { key: LengthKey; label: string; where: string }[] = [
   { key: 'thickness', label: 'Thickness', where: 'From the foot to the ground.' },
   { key: 'length', label: 'Length', where: 'Along the middle of the web, heel to heel round the toe.' },
   { key: 'width', label: 'Width', where: 'Outside, at its widest, as it comes. May stay empty.' },
+  {
+    key: 'crease',
+    label: 'Crease from the rim',
+    where: 'Where it begins: no saw goes further in. May stay empty.',
+  },
 ]
 
 const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
@@ -102,7 +110,15 @@ const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
               }
             </select>
           </label>
-          @for (one of lengths; track one.key) {
+          <label
+            >Clips
+            <select #clips (change)="clipsOf.set($any(clips.value))">
+              @for (one of clipKinds; track one) {
+                <option [value]="one" [selected]="one === clipsOf()">{{ one }}</option>
+              }
+            </select>
+          </label>
+          @for (one of lengths(); track one.key) {
             <label
               >{{ one.label }}, {{ text.style().unit }}
               <input
@@ -206,7 +222,7 @@ export class SizeDialog {
   protected readonly kindLabels = SIZE_KIND_LABELS
   protected readonly feetKinds = SIZE_FEET
   protected readonly feetLabels = SIZE_FEET_LABELS
-  protected readonly lengths = LENGTHS
+  protected readonly clipKinds = SIZE_CLIPS
   protected readonly numbers = NUMBERS
   protected readonly saving = signal(false)
   protected readonly problems = signal<readonly string[]>([])
@@ -217,6 +233,11 @@ export class SizeDialog {
   }
   protected readonly kindOf = signal<SizeKind>(this.start.kind)
   protected readonly feetOf = signal<SizeFeet>(this.start.feet)
+  protected readonly clipsOf = signal<SizeClips>(this.start.clips ?? 'none')
+  /** Only of a shoe that is sawn is it asked where its crease begins. */
+  protected readonly lengths = computed(() =>
+    LENGTHS.filter(({ key }) => key !== 'crease' || !bends(this.kindOf())),
+  )
   private readonly before = this.asTyped()
   protected readonly typed = signal(this.before)
   /** One place made up once: a record sent twice is stored once. */
@@ -227,11 +248,13 @@ export class SizeDialog {
   )
 
   private asTyped(): Record<LengthKey | NumberKey | 'range' | 'label' | 'lateral' | 'medial', string> {
-    const { range, label, web, thickness, length, width, holes, weight, price, onVan, keepOnVan } = this.start
+    const { range, label, web, thickness, length, width, crease, holes, weight, price, onVan, keepOnVan } =
+      this.start
     const style = this.text.style()
     return {
       ...{ range, label, web: this.text.bare(web), thickness: this.text.bare(thickness) },
       ...{ length: this.text.bare(length), width: width === undefined ? '' : this.text.bare(width) },
+      crease: crease === undefined ? '' : this.text.bare(crease),
       ...{ lateral: holeText(holes.lateral, style), medial: holeText(holes.medial, style) },
       ...{
         weight: String(weight ?? ''),
@@ -296,11 +319,12 @@ export class SizeDialog {
       return []
     }
     if (typed.label.trim() === '') wrong.push('Size: a name or number is needed')
-    const [web, thickness, long, width, weight] = [
+    const [web, thickness, long, width, crease, weight] = [
       length('web'),
       length('thickness'),
       length('length'),
       length('width'),
+      bends(this.kindOf()) ? undefined : length('crease'),
       number('weight'),
     ]
     for (const [label, value] of [
@@ -317,7 +341,8 @@ export class SizeDialog {
       holes: { lateral: holes('lateral'), medial: holes('medial') },
       ...(width !== undefined && { width }),
       ...(weight !== undefined && { weight }),
-      ...(this.start.clips && { clips: this.start.clips }),
+      ...(crease !== undefined && { crease }),
+      ...(this.clipsOf() !== 'none' && { clips: this.clipsOf() }),
       price: number('price') ?? null,
       onVan: Math.round(number('onVan') ?? 0),
       keepOnVan: Math.round(number('keepOnVan') ?? 0),

@@ -2,6 +2,7 @@ import { HttpClient, HttpErrorResponse, HttpParams } from '@angular/common/http'
 import { inject, Injectable } from '@angular/core'
 import type {
   Beginning,
+  DatedTry,
   Erasure,
   FootRecord,
   Horse,
@@ -19,11 +20,13 @@ import type {
   Refusal,
   Round,
   StoredPattern,
+  Try,
   Visit,
   VisitPage,
   NailTurning,
   WorkshopRecord,
 } from '@crescent/core'
+import type { TriesOverTime } from '@crescent/core/anvil'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
 
@@ -89,6 +92,10 @@ export class Api {
   putWorkshop = (record: WorkshopRecord): Observable<WorkshopRecord> =>
     this.http.put<WorkshopRecord>('/api/workshop', record)
   sizes = (): Observable<Size[]> => this.http.get<Size[]>('/api/sizes')
+  tries = (visit: string): Observable<DatedTry[]> =>
+    this.http.get<DatedTry[]>('/api/tries', { params: { visit } })
+  triesOverTime = (): Observable<TriesOverTime> => this.http.get<TriesOverTime>('/api/tries/over-time')
+  putTry = (one: Try): Observable<Try> => this.http.put<Try>(`/api/tries/${one.id}`, one)
   putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)
   /** A table of sizes as it would be read; kept only where it is asked for. */
   readSizes = (csv: string, keep: boolean): Observable<SizesRead> =>

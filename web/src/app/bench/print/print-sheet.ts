@@ -196,6 +196,9 @@ export class PrintSheet {
   protected readonly iron = computed(() => {
     const { size, openBy = 0, cutLength } = this.plan().iron
     if (size === undefined) return `Bar ${this.bar()}, cut ${this.text.length(cutLength)}`
+    const { moulded } = this.plan()
+    if (moulded)
+      return `Factory size ${size}, not bent: saw off ${this.text.length(moulded.deepest)} at the most outside`
     return `Factory size ${size}, ${openBy >= 0 ? 'open' : 'close'} by ${this.text.length(Math.abs(openBy))}`
   })
   protected readonly stops = computed(() =>

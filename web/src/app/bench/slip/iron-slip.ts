@@ -103,7 +103,7 @@ import { CautionsList } from './cautions-list'
             </div>
           }
           <div>
-            <dt>Width in the box, shaped</dt>
+            <dt>Width in the box, {{ plan().moulded ? 'wanted' : 'shaped' }}</dt>
             <dd>{{ text.length(plan().iron.asSold!.width) }}, {{ text.length(shapedWidth()) }}</dd>
           </div>
         } @else {
@@ -187,8 +187,10 @@ export class IronSlip {
   protected readonly text = inject(FigureText)
   /** What is done first: how long to cut the bar, or how far to open or close a factory shoe. */
   protected readonly headline = computed(() => {
+    const { moulded } = this.plan()
     const { openBy, cutLength } = this.plan().iron
     if (openBy === undefined) return { caption: 'Cut', mm: cutLength }
+    if (moulded) return { caption: 'Saw off outside', mm: moulded.deepest }
     return { caption: openBy >= 0 ? 'Open by' : 'Close by', mm: Math.abs(openBy) }
   })
   protected readonly cut = computed(() => this.text.parts(this.headline().mm))

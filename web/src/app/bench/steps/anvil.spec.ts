@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing'
-import type { Size } from '@crescent/core'
+import type { DatedTry, Size, Try } from '@crescent/core'
+import { triesOverTime, type TriesOverTime } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
 import { HttpErrorResponse } from '@angular/common/http'
@@ -9,10 +10,15 @@ import { benchActions, benchFeature } from '../../state/bench/bench.feature'
 import { SizeTable } from '../../state/size-table'
 import { settingsActions } from '../../state/settings/settings.feature'
 import { PAGE, show, STORE } from '../../testing'
+import { Desk } from '../desk'
 import { SizeOver } from './size/size-over'
 import { SizePanel } from './size/size-panel'
 import { BendsView } from './try/bends-view'
+import { ContactView } from './try/contact-view'
+import { LevelLook } from './try/level-look'
+import { LogTry } from './try/log-try'
 import { OnFoot } from './try/on-foot'
+import { TriesView } from './try/tries-view'
 import { TryPanel } from './try/try-panel'
 
 const holes = [36, 56, 76].map((fromToe) => ({ fromToe, inset: 9 }))
@@ -26,11 +32,34 @@ const state = () => TestBed.inject(Store).selectSignal(benchFeature.selectBenchS
 const shoe = () => state().drafts!.LF.shoe
 
 let sizes: () => unknown
+/** What was logged, and how the server takes it. */
+let logged: Try[]
+let put: (one: Try) => unknown
+let over: TriesOverTime
 
 beforeEach(() => {
   sizes = () => of([size(310), size(335), size(365)])
+  logged = []
+  put = (one) => {
+    logged.push(one)
+    return of({ ...one, version: 1 })
+  }
+  over = triesOverTime([])
   TestBed.configureTestingModule({
-    providers: [...STORE, provideRouter([]), { provide: Api, useValue: { sizes: () => sizes() } }],
+    providers: [
+      ...STORE,
+      provideRouter([]),
+      Desk,
+      {
+        provide: Api,
+        useValue: {
+          sizes: () => sizes(),
+          tries: () => of([]),
+          putTry: (one: Try) => put(one),
+          triesOverTime: () => of(over),
+        },
+      },
+    ],
   })
   const store = TestBed.inject(Store)
   store.dispatch(settingsActions.change({ changes: { unit: 'in', denominator: 16 } }))
@@ -155,5 +184,179 @@ describe('TryPanel and BendsView', () => {
     expect(checks.map((one) => one.classList.contains('wrong'))).toEqual([true, false, false])
     expect(checks[0]!.textContent).toContain('less than a coin')
     expect(checks[2]!.textContent).toContain('Square')
+  })
+})
+
+describe('a size that cannot be bent', () => {
+  const moulded = (length: number) =>
+    size(length, { kind: 'polymer', web: 25, thickness: 12, crease: 8, holes: { lateral: [], medial: [] } })
+
+  it('is laid, shifted, sawn and drilled: told in words, drawn with its saw line', async () => {
+    sizes = () => of([moulded(312)])
+    const { element, press, text, fixture } = await show(SizePanel)
+    await fixture.whenStable()
+    expect(element.querySelector('[data-testid=need]')!.textContent).toMatch(/^trim/)
+    await press('Use it')
+    expect(shoe().stock).toMatchObject({
+      facts: { crease: 8 },
+      fitted: { resets: 0, since: PAGE.visit.date },
+    })
+    expect(shoe().nails).not.toHaveProperty('lateral')
+    expect(element.querySelector('[data-testid=moulded]')!.textContent).toMatch(/Saw along the outside/)
+    const view = await show(SizeOver)
+    const sold = () => view.element.querySelector('.sold')!.getAttribute('d')
+    const before = sold()
+    expect(view.element.querySelector('.saw')).not.toBeNull()
+    TestBed.inject(Store).dispatch(
+      benchActions.setShoe({
+        shoe: { ...shoe(), stock: { ...shoe().stock!, moved: { across: 5 } } },
+        touched: 'stock.moved.across',
+      }),
+    )
+    await view.fixture.whenStable()
+    expect(sold()).not.toBe(before)
+    await press('Clear of the sole')
+    expect(shoe().stock!.rest).toBe('clear of the sole')
+    expect(text()).toContain('Drill, hole by hole')
+  })
+
+  it('may be the old one put on again, counted against its year', async () => {
+    sizes = () => of([moulded(312)])
+    const { element, press, fixture } = await show(SizePanel)
+    await fixture.whenStable()
+    await press('Use it')
+    await press('The same, reset')
+    expect(shoe().stock!.fitted).toEqual({ since: PAGE.previous!.visit.date, resets: 1 })
+    expect(element.querySelector('[data-testid=worn]')!.textContent).toMatch(/Reset once.*weeks are left/)
+    await press('The same, reset')
+    expect(shoe().stock!.fitted!.resets).toBe(1)
+    await press('A new one')
+    expect(shoe().stock!.fitted!.resets).toBe(0)
+  })
+
+  it('is not bent in Try either', async () => {
+    sizes = () => of([moulded(312)])
+    const panel = await show(SizePanel)
+    await panel.fixture.whenStable()
+    await panel.press('Use it')
+    const { text } = await show(TryPanel)
+    expect(text()).toContain('It is not bent')
+    expect(text()).not.toContain('Hot seating')
+  })
+})
+
+describe('a shoe tried on', () => {
+  it('is sighted for level, with where to strike', async () => {
+    const { press, element } = await show(LevelLook)
+    await press('inner heel up')
+    await press('flat')
+    expect(element.querySelector('[data-testid=level]')!.textContent).toMatch(/inner branch foot surface up/)
+  })
+
+  it('has its contact tapped place by place, with what to do', async () => {
+    const { element, press, text, fixture } = await show(ContactView)
+    const place = (key: string) => element.querySelector<SVGElement>(`[data-place="${key}"]`)!
+    const tap = async (key: string) => {
+      place(key).dispatchEvent(new MouseEvent('click'))
+      await fixture.whenStable()
+    }
+    expect(element.querySelectorAll('[data-place]')).toHaveLength(8)
+    for (let i = 0; i < 4; i++) await tap('medial heel')
+    expect(place('medial heel').getAttribute('aria-label')).toBe('inner heel: sole pressure')
+    expect(text()).toMatch(/Inner heel: brown on the sole: seat the web out/)
+    await tap('medial heel')
+    expect(place('medial heel').getAttribute('aria-label')).toBe('inner heel: not looked at')
+    await tap('lateral toe')
+    await press('The rest is even')
+    expect(text()).toContain('a flat shoe on a flat foot')
+    // Pieces lie on the web: none of them is empty, together they are the shoe.
+    for (const one of element.querySelectorAll('[data-place]'))
+      expect(one.getAttribute('d')!.length).toBeGreaterThan(40)
+  })
+
+  it('is planned from a list of points, and a line that is none is named', async () => {
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    await panel.press('By points')
+    const box = panel.element.querySelector('textarea')!
+    const type = async (value: string) => {
+      box.value = value
+      box.dispatchEvent(new Event('input'))
+      await view.fixture.whenStable()
+      await panel.fixture.whenStable()
+    }
+    await type('1; 2\nx')
+    expect(panel.text()).toMatch(/Line 2, x: two figures a line/)
+    // Half an ellipse, in inches: open heels.
+    const points = Array.from({ length: 25 }, (_, i) => {
+      const t = -0.9 + (i / 24) * (Math.PI + 1.8)
+      return `${(2.3 * Math.cos(t)).toFixed(3)}; ${(2.4 * Math.sin(t)).toFixed(3)}`
+    })
+    await type(points.join('\n'))
+    expect(view.text()).toMatch(/off now|leave it alone/)
+  })
+
+  it('is logged with the bends that were made, and begins anew', async () => {
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    await panel.press('On the foot')
+    for (let i = 0; i < 3; i++) await panel.press('Tighter at the heel, outer')
+    await view.fixture.whenStable()
+    await view.press('Make bend 1')
+    await panel.press('More: Walks to the horse')
+    await panel.press('Log it, try again')
+    expect(logged).toHaveLength(1)
+    expect(logged[0]).toMatchObject({ visitId: 'visit', side: 'LF', walks: 2, heats: 0, fits: false })
+    expect(logged[0]!.corrections[0]).toMatchObject({ branch: 'lateral' })
+    expect(logged[0]!.corrections[0]!.angle).toBeGreaterThan(0)
+    expect(logged[0]!.before).toBeGreaterThan(2)
+    expect(panel.text()).toMatch(/2 walks, .* off, 1 bend\./)
+    // The next one starts from nothing seen, and is another try.
+    await panel.press('It fits: log it')
+    expect(logged[1]).toMatchObject({ walks: 1, fits: true, corrections: [] })
+    expect(logged[1]!.id).not.toBe(logged[0]!.id)
+  })
+
+  it('keeps what was told where it could not be logged', async () => {
+    put = () => throwError(() => new HttpErrorResponse({ status: 0 }))
+    const { element, press, text } = await show(LogTry)
+    await press('More: Heats')
+    await press('It fits: log it')
+    expect(text()).toContain('The server does not answer')
+    expect(element.querySelectorAll('.count b')[1]!.textContent).toBe('1')
+    expect(element.querySelector('[data-testid=tries]')).toBeNull()
+  })
+})
+
+describe('what comes back', () => {
+  beforeEach(() => {
+    // The browser of these tests measures nothing.
+    vi.stubGlobal(
+      'ResizeObserver',
+      class {
+        observe = () => undefined
+        unobserve = () => undefined
+        disconnect = () => undefined
+      },
+    )
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('is told in words beside its charts, or that nothing is logged', async () => {
+    expect((await show(TriesView)).text()).toContain('Nothing is logged yet')
+    const one = (id: string, more: Partial<DatedTry>): DatedTry => ({
+      ...{ id, version: 1, visitId: id, side: 'LF', shoe: '', handmade: true, walks: 2, heats: 1 },
+      ...{ minutes: 14, fits: false, before: 3, contacts: {}, date: '2026-11-02', horse: 'Tansy' },
+      corrections: [{ branch: 'lateral', at: 'heel', angle: 3, heelMoves: 5 }],
+      ...more,
+    })
+    over = triesOverTime([one('a', {}), one('b', {}), one('c', { corrections: [] })])
+    const { text } = await show(TriesView)
+    expect(text()).toContain('Most often: open the outer heel, 2 times, by some 3°.')
+    expect(text()).toMatch(
+      /Outer branch: its heel .* too tight on the average, give or take .*, over 3 shoes/,
+    )
+    expect(text()).toContain('Inner branch: its heel right on the average')
+    expect(text()).toContain('The last month that was timed: 14')
   })
 })

@@ -1,3 +1,4 @@
+import type { ContactMark, Cup, Twist } from '@crescent/core/anvil'
 import {
   clearOfFindings,
   currentPatterns,
@@ -39,11 +40,22 @@ export interface FootDraft {
 
 /** What was measured of a shoe on the anvil, mm, and where it was seen off on the foot. */
 export interface AnvilDraft {
-  by: 'tape' | 'eye' | 'box'
+  by: 'tape' | 'eye' | 'box' | 'points'
   width?: number
   heelWidth?: number
   length?: number
   seen: { branch: 'lateral' | 'medial'; place: string; by: number }[]
+  /** Points along the middle of its web, as they were typed. */
+  points?: string
+  /** Sighted along its branches, and how it lies on the anvil. */
+  twist?: Twist
+  cup?: Cup
+  /** What it left on the foot when it was hot, by place. */
+  contacts?: Record<string, ContactMark>
+  /** Seen with the shoe on the foot: right or not, by name. */
+  eyed?: Record<string, boolean>
+  /** What this try took so far. */
+  took?: { walks: number; heats: number; minutes?: number }
   /** Measured with the shoe on the foot, mm, by name of its field. */
   onFoot?: Record<string, number>
 }
@@ -78,7 +90,11 @@ export function draftsFrom(page: VisitPage): Drafts {
       foot: record
         ? footDraft(record.foot, page.horse.breakoverSchool)
         : { animal: page.horse.animal, school: page.horse.breakoverSchool, figures: {}, entries: {} },
-      shoe: pattern?.shoe ?? { ...PLAIN_SHOE, ...page.usual },
+      shoe: pattern
+        ? record
+          ? pattern.shoe
+          : offTheVan(pattern.shoe, page.visit.date)
+        : { ...PLAIN_SHOE, ...page.usual },
       base: {
         record: record ? { id: record.id, version: record.version } : null,
         pattern: pattern ? { id: pattern.id, version: pattern.version, name: pattern.name } : null,
@@ -88,6 +104,10 @@ export function draftsFrom(page: VisitPage): Drafts {
   }
   return { LF: draft('LF'), RF: draft('RF'), LH: draft('LH'), RH: draft('RH') }
 }
+
+/** A factory shoe as it begins at a visit: a new one of the same size, until somebody says that the old one goes on again. */
+const offTheVan = (shoe: ShoeInput, day: string): ShoeInput =>
+  shoe.stock ? { ...shoe, stock: { ...shoe.stock, fitted: { since: day, resets: 0 } } } : shoe
 
 /** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
 export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDraft {

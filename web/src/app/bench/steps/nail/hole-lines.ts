@@ -85,11 +85,10 @@ export class HoleLines {
   readonly left = output()
 
   protected readonly text = inject(FigureText)
+  private readonly punched = computed(() => this.plan().iron.size !== undefined && !this.plan().moulded)
   /** A factory shoe's holes are where they are: only how a nail leans in them is chosen. */
   private readonly figuresOfHole = computed(() =>
-    FIGURES.filter(
-      ({ key }) => this.plan().iron.size === undefined || (key !== 'fromToe' && key !== 'inset'),
-    ),
+    FIGURES.filter(({ key }) => !this.punched() || (key !== 'fromToe' && key !== 'inset')),
   )
   protected readonly figures = computed(() => {
     const nail = this.nail()

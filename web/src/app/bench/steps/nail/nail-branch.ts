@@ -251,7 +251,7 @@ export class NailBranch {
   readonly side = input.required<BranchWords>()
   readonly plan = input.required<Plan>()
   /** The holes were made in the factory. */
-  protected readonly made = computed(() => this.plan().iron.size !== undefined)
+  protected readonly made = computed(() => this.plan().iron.size !== undefined && !this.plan().moulded)
   /** What was asked of this branch. */
   readonly asked = input.required<BranchNails>()
   readonly problems = input<readonly Problem[]>([])

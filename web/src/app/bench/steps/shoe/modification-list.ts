@@ -217,10 +217,14 @@ export class ModificationList {
     }),
   )
 
+  private readonly madeOf = computed(() => {
+    const plan = this.plan()
+    if (plan?.moulded) return 'moulded'
+    return plan?.iron.size === undefined ? 'bar' : 'size'
+  })
+
   /** What may be added, group by group, and why not where it may not. */
-  protected readonly groups = computed(() =>
-    offersBeside(this.modifications(), this.plan()?.iron.size !== undefined),
-  )
+  protected readonly groups = computed(() => offersBeside(this.modifications(), this.madeOf()))
 
   /** What was pressed is gone: the focus stays at its place, not at the top of the page. */
   private focusOn(selector: string): void {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
+import { bends } from '@crescent/core'
 import { MATCHED } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
 import type { RankedRow } from './sizing'
@@ -131,6 +132,7 @@ export class SizeCard {
   protected readonly need = computed(() => {
     const by = this.row().openBy
     if (Math.abs(by) < MATCHED) return 'as it is'
+    if (!bends(this.row().facts.kind)) return `trim ${this.text.length(Math.abs(by))}`
     return `${by > 0 ? 'open' : 'close'} ${this.text.length(Math.abs(by))}`
   })
 }

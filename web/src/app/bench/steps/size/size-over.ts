@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
-import type { Plan } from '@crescent/core'
+import type { Plan, Vec } from '@crescent/core'
 import { MATCHED } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
 import { boxOf, seen, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
@@ -16,7 +16,19 @@ import { Sizing } from './sizing'
           <path class="foot" [attr.d]="drawn.foot" />
           <path class="line" [attr.d]="drawn.whiteLine" />
           <path class="frog" [attr.d]="drawn.frog" />
+          @if (drawn.sold) {
+            <path class="sold" [attr.d]="drawn.sold" />
+          }
           <path class="mine" [attr.d]="drawn.mine" />
+          @if (drawn.crease) {
+            <path class="crease" [attr.d]="drawn.crease" />
+          }
+          @if (drawn.saw) {
+            <path class="saw" [attr.d]="drawn.saw" />
+          }
+          @for (seat of drawn.seats; track $index) {
+            <circle class="seat" r="4" [attr.cx]="seat[0]" [attr.cy]="seat[1]" />
+          }
           @if (drawn.theirs) {
             <path class="theirs" [attr.d]="drawn.theirs" />
           }
@@ -58,10 +70,17 @@ import { Sizing } from './sizing'
           @if (other(); as theirs) {
             <p class="their">Dashed, {{ theirs.label }}: {{ theirs.heels }}</p>
           }
-          <p class="muted">
-            Chalk the shaped measures on the anvil. Cross: a hole inside the white line. Lines: buttress, and
-            plumb of the bulbs.
-          </p>
+          @if (drawn.sold) {
+            <p class="muted">
+              Thin: as it comes from the box. Heavy line: the saw. Dotted: its crease. Lines: buttress, and
+              plumb of the bulbs.
+            </p>
+          } @else {
+            <p class="muted">
+              Chalk the shaped measures on the anvil. Cross: a hole inside the white line. Lines: buttress,
+              and plumb of the bulbs.
+            </p>
+          }
         </div>
       </div>
     } @else {
@@ -114,6 +133,28 @@ import { Sizing } from './sizing'
       stroke: var(--ember);
       stroke-width: 1.2;
       stroke-linejoin: round;
+    }
+    .sold {
+      fill: color-mix(in srgb, var(--steel) 16%, transparent);
+      stroke: var(--ink-soft);
+      stroke-width: 0.5;
+    }
+    .saw {
+      fill: none;
+      stroke: var(--stop);
+      stroke-width: 1.8;
+      stroke-linecap: round;
+    }
+    .crease {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 0.5;
+      stroke-dasharray: 0.8 1.6;
+    }
+    .seat {
+      fill: none;
+      stroke: var(--ember);
+      stroke-width: 1.2;
     }
     .theirs {
       fill: none;
@@ -179,6 +220,15 @@ export class SizeOver {
     const sold = plan?.iron.asSold
     if (!plan || !sold) return []
     const width = sold.width + plan.iron.openBy!
+    if (plan.moulded) {
+      const { deepest, standsOut, onSole } = plan.moulded
+      return [
+        { label: 'Width, outside', sold: this.text.length(sold.width), shaped: this.text.length(width) },
+        { label: 'Sawn off outside, most', sold: '', shaped: this.text.length(deepest) },
+        { label: 'Still stands out', sold: '', shaped: this.text.length(standsOut) },
+        { label: 'Sole under it, least', sold: '', shaped: this.text.length(Math.max(0, onSole.least)) },
+      ]
+    }
     return [
       { label: 'Width, outside', sold: this.text.length(sold.width), shaped: this.text.length(width) },
       {
@@ -199,7 +249,15 @@ export class SizeOver {
     if (!plan) return undefined
     const view = soleView(this.sizing.side(), plan.foot.widestFromToe)
     const { landmarks, outline } = plan
-    const all = [outline.foot, outline.body, landmarks.bulbs, ...(over ? [over.outline.body] : [])].flat()
+    const { moulded } = plan
+    const lines = (list: readonly (readonly Vec[])[]) => list.map((line) => svgPath(line, view)).join('')
+    const all = [
+      outline.foot,
+      outline.body,
+      landmarks.bulbs,
+      moulded?.sold ?? [],
+      ...(over ? [over.outline.body] : []),
+    ].flat()
     const across = (y: number) =>
       svgPath(
         [
@@ -214,6 +272,10 @@ export class SizeOver {
       foot: svgPath(outline.foot, view, true),
       frog: svgPath(landmarks.frog, view, true),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
+      sold: moulded ? svgPath(moulded.sold, view, true) : '',
+      saw: moulded ? lines(moulded.saw) : '',
+      crease: moulded ? lines(moulded.crease) : '',
+      seats: (moulded?.clipSeats ?? []).map(({ at }) => seen(at, view)),
       mine: svgRings(outline.whole, view),
       theirs: over ? svgRings(over.outline.whole, view) : '',
       buttress: across(landmarks.lateralButtress[1]),

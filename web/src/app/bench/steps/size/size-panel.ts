@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { RouterLink } from '@angular/router'
+import { bends } from '@crescent/core'
 import type { SizeWeights } from '@crescent/core/anvil'
 import { AsyncState } from '../../../common/async-state'
 import { FigureText } from '../../../drawing/figure-text'
 import { SizeCard } from './size-card'
+import { SizeMoulded } from './size-moulded'
+import { SizeWorn } from './size-worn'
 import { Sizing } from './sizing'
 
 /** How many are listed before somebody asks for all. */
@@ -28,7 +31,7 @@ const WEIGHTS: readonly { key: keyof SizeWeights; label: string }[] = [
 /** The factory sizes for this foot, the best first, with why; and the shoe made by hand beside them. */
 @Component({
   selector: 'cr-size-panel',
-  imports: [AsyncState, RouterLink, SizeCard],
+  imports: [AsyncState, RouterLink, SizeCard, SizeMoulded, SizeWorn],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (sizing.table.rows() === undefined) {
@@ -52,6 +55,15 @@ const WEIGHTS: readonly { key: keyof SizeWeights; label: string }[] = [
             </p>
           }
         </div>
+      }
+      @if (sizing.used(); as stock) {
+        <section class="mine">
+          <h3>{{ stock.facts.label }} <small>on the Bench</small></h3>
+          <cr-size-worn />
+          @if (moulded()) {
+            <cr-size-moulded />
+          }
+        </section>
       }
       <div class="cards" data-testid="sizes">
         @for (row of listed(); track row.facts.id) {
@@ -117,6 +129,15 @@ const WEIGHTS: readonly { key: keyof SizeWeights; label: string }[] = [
       display: grid;
       gap: 8px;
     }
+    .mine {
+      margin-bottom: 12px;
+      padding-bottom: 8px;
+      border-bottom: 1px solid var(--rule);
+    }
+    h3 small {
+      font-weight: 500;
+      color: var(--ink-soft);
+    }
     .none {
       padding: 8px 10px;
       background: var(--stop-wash);
@@ -179,6 +200,11 @@ export class SizePanel {
     return used && !top.includes(used) ? [used, ...top] : top
   })
 
+  protected readonly moulded = computed(() => {
+    const stock = this.sizing.used()
+    return stock !== undefined && !bends(stock.facts.kind)
+  })
+
   /** Left and right need different sizes where they do. */
   protected readonly pairs = computed(() => {
     const first = Object.fromEntries(
@@ -206,8 +232,6 @@ export class SizePanel {
   }
 
   protected setWeight(key: keyof SizeWeights, value: string): void {
-    this.sizing.weights.update(({ [key]: _old, ...rest }) =>
-      value === '' ? rest : { ...rest, [key]: Number(value) },
-    )
+    this.sizing.setWeight(key, value === '' ? undefined : Number(value))
   }
 }

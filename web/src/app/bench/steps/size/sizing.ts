@@ -21,8 +21,10 @@ import {
 } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
+import { today } from '../../../common/today'
 import { footInput, isMeasured, type Draft } from '../../../state/bench/draft'
 import { tryPlan } from '../../../state/bench/planning'
+import { browserStore } from '../../../state/browser-store'
 import { lookFeature } from '../../../state/look/look.feature'
 import { SizeTable } from '../../../state/size-table'
 
@@ -31,16 +33,20 @@ export type RankedRow = RankedSize & { facts: Size }
 
 /** The facts of a row by themselves, as they are copied into a pattern. */
 export function factsOf(row: Size): SizeFacts {
-  const { range, label: own, kind, feet, web, thickness, length, width, holes, clips, weight } = row
+  const { range, label: own, kind, feet, web, thickness, length, width, holes, clips, crease, weight } = row
   // In a record it stands by itself: there its range is part of its name.
   const label = `${range} ${own}`.trim().slice(0, 60)
   return {
     ...{ label, kind, feet, web, thickness, length, holes },
     ...(width !== undefined && { width }),
     ...(clips !== undefined && { clips }),
+    ...(crease !== undefined && { crease }),
     ...(weight !== undefined && { weight }),
   }
 }
+
+/** Where this browser keeps what counts for its farrier. */
+const WEIGHTS = 'size-weights'
 
 /** The factory sizes of the table as they stand to the foot on the Bench. */
 @Injectable({ providedIn: 'root' })
@@ -51,10 +57,11 @@ export class Sizing {
   readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly look = this.store.selectSignal(lookFeature.selectLook)
 
   /** What the farrier has set, over what is usual for this horse. */
-  readonly weights = signal<Partial<SizeWeights>>({})
+  readonly weights = signal<Partial<SizeWeights>>(browserStore.read(WEIGHTS) ?? {})
   readonly use = computed(() => {
     const { work, going, living } = this.look()?.ways ?? {}
     return { work, going, living, weights: this.weights() }
@@ -88,7 +95,30 @@ export class Sizing {
     return this.ranked().find(({ facts }) => facts.id === id) ?? this.ranked()[0]
   })
 
-  readonly plan = computed(() => this.planOf(this.shown()))
+  private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
+  /** The shoe as it lies on the Bench, with all that is made of it; and why there is none. */
+  readonly onBench = computed(() => this.planning().plan)
+  readonly problems = computed(() => this.planning().problems)
+  /** How the shoe that came off this foot was worn, where it was the same size. */
+  readonly wornBefore = computed(() => {
+    const page = this.page()
+    const last = page?.previous?.footRecords.find(({ side }) => side === this.side())
+    const pattern = page?.patterns.find(({ id }) => id === last?.patternId)
+    const stock = pattern?.shoe.stock
+    const fitted = stock?.facts.label === this.used()?.facts.label ? stock?.fitted : undefined
+    // A pattern that was stored at this visit already has this reset in its count.
+    if (!fitted || pattern?.visitId !== page?.visit.id) return fitted
+    return fitted.resets > 0 ? { ...fitted, resets: fitted.resets - 1 } : undefined
+  })
+
+  /** What is shown of the size in question: as it lies on the Bench where it does, else as it would. */
+  readonly plan = computed(() => {
+    const used = this.used()
+    const plan = this.onBench()
+    return used && plan?.iron.size === used.facts.label && this.shown()?.facts.id === used.sizeId
+      ? plan
+      : this.planOf(this.shown())
+  })
   readonly overPlan = computed(() => this.planOf(this.over()))
   /** What a shoe made by hand would take, where nothing in the table can be laid. */
   readonly byHand = computed(() => {
@@ -103,8 +133,29 @@ export class Sizing {
     const now = this.draft()
     if (!now) return
     const taken = takenSize(now.shoe, factsOf(facts), holes, facts.id)
-    this.store.dispatch(benchActions.setShoe({ shoe: taken, touched: 'size' }))
+    const fitted = { since: this.page()?.visit.date ?? today(), resets: 0 }
+    this.store.dispatch(
+      benchActions.setShoe({ shoe: { ...taken, stock: { ...taken.stock!, fitted } }, touched: 'size' }),
+    )
     this.store.dispatch(benchActions.settle())
+  }
+
+  /** Something else is said of the size on the Bench: where it lies, how it is worn. */
+  restock(change: Partial<NonNullable<ShoeInput['stock']>>, touched: string): void {
+    const now = this.draft()
+    if (!now?.shoe.stock) return
+    const shoe = { ...now.shoe, stock: { ...now.shoe.stock, ...change } }
+    this.store.dispatch(benchActions.setShoe({ shoe, touched: `stock.${touched}` }))
+  }
+
+  keep = (field: string, text: string): void => this.store.dispatch(benchActions.setEntry({ field, text }))
+  settle = (): void => this.store.dispatch(benchActions.settle())
+
+  setWeight(key: keyof SizeWeights, value: number | undefined): void {
+    this.weights.update(({ [key]: _old, ...rest }) =>
+      value === undefined ? rest : { ...rest, [key]: value },
+    )
+    browserStore.write(WEIGHTS, this.weights())
   }
 
   /** Back to a shoe turned from a bar. */

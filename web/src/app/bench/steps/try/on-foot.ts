@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { fitChecks, type SeenOnFoot } from '@crescent/core/anvil'
+import { fitChecks, type SeenByEye, type SeenOnFoot } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
 import { FigureField } from '../../figure-field'
 import { Trying } from './trying'
@@ -25,6 +25,13 @@ const FIELDS = [
   },
 ] as const
 
+/** What is only seen: right, not right, or not looked at. */
+const EYED: readonly { key: SeenByEye; label: string }[] = [
+  { key: 'safed', label: 'Inner branch safed' },
+  { key: 'clipsFlush', label: 'Clips flush' },
+  { key: 'nothingPast', label: 'Nothing past the outline' },
+]
+
 /** The shoe on the foot, held or on two nails: what is measured of it, and what is right. */
 @Component({
   selector: 'cr-on-foot',
@@ -44,6 +51,32 @@ const FIELDS = [
         (left)="trying.settle()"
       />
     }
+    @for (one of eyed; track one.key) {
+      <div class="eyed" role="group" [attr.aria-label]="one.label">
+        <span>{{ one.label }}</span>
+        <button
+          type="button"
+          class="tap"
+          [attr.aria-pressed]="eyes()[one.key] === true"
+          (click)="setEye(one.key, true)"
+        >
+          Yes
+        </button>
+        <button
+          type="button"
+          class="tap"
+          [attr.aria-pressed]="eyes()[one.key] === false"
+          (click)="setEye(one.key, false)"
+        >
+          No
+        </button>
+      </div>
+    }
+    @if (trying.lines(); as lines) {
+      <p class="lines" [class.wrong]="!lines.right" data-testid="branch-lines">
+        {{ text.told(lines.words) }} <small>One school looks for it.</small>
+      </p>
+    }
     @if (checks().length > 0) {
       <ul data-testid="checks">
         @for (check of checks(); track check.key) {
@@ -59,6 +92,20 @@ const FIELDS = [
     }
   `,
   styles: `
+    .eyed {
+      display: grid;
+      grid-template-columns: 1fr auto auto;
+      gap: 6px;
+      align-items: center;
+      min-height: 50px;
+    }
+    .lines {
+      margin: 8px 0;
+      font-size: 0.92rem;
+    }
+    small {
+      color: var(--ink-soft);
+    }
     ul {
       margin: 8px 0;
       padding: 0;
@@ -86,6 +133,8 @@ export class OnFoot {
   protected readonly trying = inject(Trying)
   protected readonly text = inject(FigureText)
   protected readonly fields = FIELDS
+  protected readonly eyed = EYED
+  protected readonly eyes = computed(() => this.trying.anvil().eyed ?? {})
   protected readonly seen = computed(() => this.trying.anvil().onFoot ?? {})
   protected readonly checks = computed(() => {
     const { roomLateral, roomMedial, bulbLateral, bulbMedial, toeOff } = this.seen()
@@ -97,9 +146,17 @@ export class OnFoot {
       room: both(roomLateral, roomMedial),
       toBulb: both(bulbLateral, bulbMedial),
       ...(toeOff !== undefined && { toeOff }),
+      ...this.eyes(),
     }
     return fitChecks(seen, this.trying.plan()!.foot.length)
   })
+
+  /** A second tap takes back what was said. */
+  protected setEye(key: SeenByEye, value: boolean): void {
+    const { [key]: old, ...rest } = this.eyes()
+    this.trying.put({ eyed: old === value ? rest : { ...rest, [key]: value } }, key)
+    this.trying.settle()
+  }
 
   protected set(key: string, value: number | undefined): void {
     const { [key]: _old, ...rest } = this.seen()

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject } from '@angular/core'
 import type { Half } from '@crescent/core'
 import { TRY_PLACES, type TryPlace } from '@crescent/core/anvil'
 import { OneOf } from '../../../common/one-of'
@@ -7,12 +7,16 @@ import { BRANCHES } from '../../../drawing/nail-words'
 import { FigureField } from '../../figure-field'
 import { OnFoot } from './on-foot'
 import { HotTimer } from './hot-timer'
+import { LevelLook } from './level-look'
+import { LogTry } from './log-try'
+import { PointsField } from './points-field'
 import type { AnvilDraft } from '../../../state/bench/draft'
 import { Trying } from './trying'
 
 const WAYS: readonly { key: AnvilDraft['by']; label: string }[] = [
   { key: 'tape', label: 'By the tape' },
   { key: 'eye', label: 'On the foot' },
+  { key: 'points', label: 'By points' },
 ]
 
 /** The first shaping of a factory shoe. */
@@ -28,85 +32,101 @@ type MeasureKey = (typeof MEASURES)[number]['key']
 /** What is known of the shoe on the anvil: three measures, or where it is tight and where wide. */
 @Component({
   selector: 'cr-try-panel',
-  imports: [FigureField, HotTimer, OneOf, OnFoot],
+  imports: [FigureField, HotTimer, LevelLook, LogTry, OneOf, OnFoot, PointsField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { 'data-fields': '' },
   template: `
     @if (!trying.plan()) {
       <p>The bends follow from the shoe: measure the foot first.</p>
     } @else {
-      <cr-one-of
-        label="How the shape is known"
-        [choices]="ways()"
-        [chosen]="trying.anvil().by"
-        (choose)="trying.put({ by: $event }, 'by'); trying.settle()"
-      />
-      @if (trying.anvil().by === 'tape') {
-        @for (one of measures(); track one.key) {
-          <cr-figure-field
-            [field]="'anvil.' + one.key"
-            [label]="one.label"
-            [note]="one.note"
-            kind="length"
-            [where]="one.where"
-            [value]="trying.anvil()[one.key]"
-            [assumed]="one.right"
-            [entry]="trying.entries()['anvil.' + one.key]"
-            [problem]="one.problem"
-            (figure)="set(one.key, $event)"
-            (unread)="trying.keep('anvil.' + one.key, $event)"
-            (left)="trying.settle()"
-          />
-        }
-      } @else if (trying.anvil().by === 'box') {
-        <p class="muted">The first shaping: from what the shoe usually measures in the box to this foot.</p>
+      @if (trying.moulded()) {
+        <p>
+          It is not bent: where it is off, shift or turn it in Size, saw it to the line, or take another size.
+        </p>
       } @else {
-        @for (branch of branches; track branch.branch) {
-          <fieldset>
-            <legend>{{ branch.title }}</legend>
-            @for (place of places; track place.key) {
-              <div class="place">
-                <span>{{ place.key }}</span>
-                <button
-                  type="button"
-                  class="tap"
-                  [attr.aria-label]="'Tighter at the ' + place.key + ', ' + branch.short"
-                  (click)="nudge(branch.branch, place.key, -1)"
-                >
-                  −
-                </button>
-                <b [class.off]="offOf(branch.branch, place.key) !== 0">{{
-                  offWords(branch.branch, place.key)
-                }}</b>
-                <button
-                  type="button"
-                  class="tap"
-                  [attr.aria-label]="'Wider at the ' + place.key + ', ' + branch.short"
-                  (click)="nudge(branch.branch, place.key, 1)"
-                >
-                  +
-                </button>
-              </div>
-            }
-          </fieldset>
+        <cr-one-of
+          label="How the shape is known"
+          [choices]="ways()"
+          [chosen]="trying.anvil().by"
+          (choose)="trying.put({ by: $event }, 'by'); trying.settle()"
+        />
+        @if (trying.anvil().by === 'tape') {
+          @for (one of measures(); track one.key) {
+            <cr-figure-field
+              [field]="'anvil.' + one.key"
+              [label]="one.label"
+              [note]="one.note"
+              kind="length"
+              [where]="one.where"
+              [value]="trying.anvil()[one.key]"
+              [assumed]="one.right"
+              [entry]="trying.entries()['anvil.' + one.key]"
+              [problem]="one.problem"
+              (figure)="set(one.key, $event)"
+              (unread)="trying.keep('anvil.' + one.key, $event)"
+              (left)="trying.settle()"
+            />
+          }
+        } @else if (trying.anvil().by === 'box') {
+          <p class="muted">The first shaping: from what the shoe usually measures in the box to this foot.</p>
+        } @else if (trying.anvil().by === 'points') {
+          <cr-points-field />
+        } @else {
+          @for (branch of branches; track branch.branch) {
+            <fieldset>
+              <legend>{{ branch.title }}</legend>
+              @for (place of places; track place.key) {
+                <div class="place">
+                  <span>{{ place.key }}</span>
+                  <button
+                    type="button"
+                    class="tap"
+                    [attr.aria-label]="'Tighter at the ' + place.key + ', ' + branch.short"
+                    (click)="nudge(branch.branch, place.key, -1)"
+                  >
+                    −
+                  </button>
+                  <b [class.off]="offOf(branch.branch, place.key) !== 0">{{
+                    offWords(branch.branch, place.key)
+                  }}</b>
+                  <button
+                    type="button"
+                    class="tap"
+                    [attr.aria-label]="'Wider at the ' + place.key + ', ' + branch.short"
+                    (click)="nudge(branch.branch, place.key, 1)"
+                  >
+                    +
+                  </button>
+                </div>
+              }
+            </fieldset>
+          }
+        }
+        @if (trying.told() && trying.anvil().by !== 'box') {
+          <button type="button" class="tap" (click)="trying.clear()">Another try: clear</button>
+        }
+        @for (problem of trying.tried().problems; track problem.path) {
+          <p class="wrong" role="alert">{{ text.problem(problem) }}</p>
         }
       }
-      @if (trying.told() && trying.anvil().by !== 'box') {
-        <button type="button" class="tap" (click)="trying.clear()">Another try: clear</button>
-      }
-      @for (problem of trying.tried().problems; track problem.path) {
-        <p class="wrong" role="alert">{{ text.problem(problem) }}</p>
-      }
+      <details class="fold">
+        <summary>Level</summary>
+        <cr-level-look />
+      </details>
       <details class="fold">
         <summary>On the foot: what is right</summary>
         <cr-on-foot />
       </details>
-      <h3>Hot seating</h3>
-      <cr-hot-timer />
-      <p class="muted">
-        Brown and even: flat on flat. A bright gap: a low spot, or a chip of wall to leave alone. Brown on the
-        sole: seat it out. Smoke near hay is fire; some horses fear it.
-      </p>
+      @if (!trying.moulded()) {
+        <h3>Hot seating</h3>
+        <cr-hot-timer />
+        <p class="muted">
+          Seat the clips first, then the shoe; tap what it left in the view Contact. A horse that fears the
+          smoke is shod cold, or shown it first from afar. Smoke near hay is fire.
+        </p>
+      }
+      <h3>This try</h3>
+      <cr-log-try />
     }
   `,
   styles: `
@@ -171,6 +191,10 @@ export class TryPanel {
       }
     })
   })
+
+  constructor() {
+    inject(DestroyRef).onDestroy(this.trying.look())
+  }
 
   protected set(key: MeasureKey, value: number | undefined): void {
     const { [key]: _old, ...rest } = this.trying.anvil()

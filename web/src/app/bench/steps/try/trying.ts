@@ -1,31 +1,31 @@
-import { computed, inject, Injectable, linkedSignal } from '@angular/core'
-import { ProblemError, type Problem } from '@crescent/core'
+import { computed, effect, inject, Injectable, linkedSignal, signal, untracked } from '@angular/core'
 import {
+  branchLines,
+  centrelineOf,
   centrelineOfPlan,
   measuresOf,
-  planBends,
+  readPoints,
   soldCentreline,
   tappedShape,
+  type AnvilShape,
   type SeenOff,
-  type ToldBendPlan,
 } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
 import { footInput, type AnvilDraft } from '../../../state/bench/draft'
+import { FigureText } from '../../../drawing/figure-text'
+import { BendPlanner } from './bend-planner'
+import type { AskedBends, Tried } from './tried-bends'
 
 /** Nothing was measured or seen of the shoe yet. */
 const UNTRIED: AnvilDraft = { by: 'tape', seen: [] }
-
-/** What is planned for the shoe on the anvil, or why it is not. */
-interface Tried {
-  plan?: ToldBendPlan
-  problems: readonly Problem[]
-}
 
 /** The shape on the anvil as it was told, and the bends that bring it to its pattern. */
 @Injectable({ providedIn: 'root' })
 export class Trying {
   private readonly store = inject(Store)
+  private readonly planner = inject(BendPlanner)
+  private readonly text = inject(FigureText)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
   private readonly findings = this.store.selectSignal(selectFindings)
@@ -53,37 +53,81 @@ export class Trying {
   /** A factory shoe lies on the Bench: it can be shaped as it comes from the box. */
   readonly fromBox = computed(() => this.draft()?.shoe.stock !== undefined)
 
+  /** It cannot be bent: what does not fit is shifted, sawn or left. */
+  readonly moulded = computed(() => this.plan()?.moulded)
+
   /** Enough was told to plan by. */
   readonly told = computed(() => {
     const { by, seen } = this.anvil()
     const { width, heelWidth, length } = this.anvil()
     if (by === 'box') return this.fromBox()
+    if (by === 'points') return (this.anvil().points ?? '').trim() !== ''
     return by === 'eye' ? seen.length > 0 : [width, heelWidth, length].some((value) => value !== undefined)
   })
 
-  readonly tried = computed((): Tried => {
-    const [foot, draft, pattern, right] = [this.foot(), this.draft(), this.pattern(), this.right()]
-    if (!foot || !draft || !pattern || !right || !this.told()) return { problems: [] }
-    const { by, seen, width, heelWidth, length } = this.anvil()
-    // A measure nobody took is as it should be.
-    const { stock } = draft.shoe
-    const shape =
-      by === 'box' && stock
-        ? { points: soldCentreline(stock.facts).points }
-        : by === 'eye'
-          ? { points: tappedShape(pattern, seen as SeenOff[]) }
-          : {
-              width: width ?? right.width,
-              heelWidth: heelWidth ?? right.heelWidth,
-              heelMeasure: this.heelMeasure(),
-              length: length ?? right.length,
-            }
-    try {
-      return { plan: planBends({ foot, shoe: draft.shoe }, shape), problems: [] }
-    } catch (error) {
-      if (error instanceof ProblemError) return { problems: error.problems }
-      throw error
+  /** The shape on the anvil as it was told; undefined where nothing was, or what is wrong with it. */
+  private readonly shape = computed((): AnvilShape | { wrong: string } | undefined => {
+    const [pattern, right] = [this.pattern(), this.right()]
+    if (!pattern || !right || !this.told() || this.moulded()) return undefined
+    const { by, seen, points = '', width, heelWidth, length } = this.anvil()
+    const stock = this.draft()?.shoe.stock
+    if (by === 'box' && stock) return { points: soldCentreline(stock.facts).points }
+    if (by === 'points') return readPoints(points, this.text.style().unit)
+    if (by === 'eye') return { points: tappedShape(pattern, seen as SeenOff[]) }
+    return {
+      // A measure nobody took is as it should be.
+      width: width ?? right.width,
+      heelWidth: heelWidth ?? right.heelWidth,
+      heelMeasure: this.heelMeasure(),
+      length: length ?? right.length,
     }
+  })
+
+  private readonly asked = computed(
+    (): AskedBends | Tried => {
+      const [foot, draft, shape] = [this.foot(), this.draft(), this.shape()]
+      if (!foot || !draft || !shape) return { problems: [] }
+      if ('wrong' in shape) return { problems: [{ path: 'shape.points', message: shape.wrong }] }
+      const { by, seen } = this.anvil()
+      const off = [...new Set(seen.map(({ branch }) => branch))]
+      return {
+        target: { foot, shoe: draft.shoe },
+        shape,
+        ...(by === 'eye' && off.length === 1 && { branches: off }),
+      }
+    },
+    // What is said beside the shape asks for no other bends, and takes back none that were made.
+    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+  )
+
+  /** The newest plan that was asked for; the one before stays in view while it is worked out. */
+  readonly tried = signal<Tried>({ problems: [] })
+  /** How many screens look at it: where nobody does, nothing is planned. */
+  private readonly lookers = signal(0)
+
+  constructor() {
+    effect(() => {
+      if (this.lookers() === 0) return
+      const asked = this.asked()
+      if (!('target' in asked)) return untracked(() => this.tried.set(asked))
+      void this.planner.plan(asked).then((tried) => {
+        if (untracked(this.asked) === asked) this.tried.set(tried)
+      })
+    })
+  }
+
+  /** A screen looks at what is planned; told again when it looks away. */
+  look(): () => void {
+    this.lookers.update((n) => n + 1)
+    return () => this.lookers.update((n) => n - 1)
+  }
+
+  /** Where the lines of the branches meet: of the shape on the anvil where it is known, after the bends that were made. */
+  readonly lines = computed(() => {
+    const [plan, pattern] = [this.plan(), this.pattern()]
+    if (!plan || !pattern) return undefined
+    const laid = this.tried().plan?.laid[this.made()]
+    return branchLines(laid ? { ...pattern, ...centrelineOf(laid) } : pattern, plan.landmarks.bulbY)
   })
 
   /** How many of the bends are made in the drawing. */
