@@ -3,6 +3,7 @@ import { nearestStation, placeAt, rightOf } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Starter } from '../nails/drilled'
 import { length, told, type Told } from '../notices/told'
+import { SAWN } from '../shoe/moulded/lay-moulded'
 import { CREASE_WIDTH } from '../shoe/moulded/crease-room'
 import type { SizeClips } from '../terms/size-kinds'
 import type { Cut } from './iron'
@@ -53,9 +54,9 @@ export function mouldedPlan(cut: Cut): MouldedPlan | undefined {
     ...{ saw, deepest, standsOut, insideWall, onSole, drilled, clipSeats },
     words: [
       'Lay it flush with the inner wall and draw round the foot; nothing of it is opened or closed.',
-      ...(deepest > 0
+      ...(deepest > SAWN
         ? [told`Saw along the outside, ${length(deepest)} at the most, nowhere into the crease.`]
-        : ['Nothing stands out: nothing is sawn off outside.']),
+        : ['Nothing to saw off outside: rasp its edge level with the wall.']),
       ...(['lateral', 'medial'] as const).flatMap((branch) =>
         cuts[branch] > 0
           ? [told`${branch === 'lateral' ? 'Outer' : 'Inner'} heel: saw off ${length(cuts[branch])}.`]

@@ -39,8 +39,8 @@ const MOST_SHORT = 9
 /** A matched outline: off by less than this nobody bends it, mm. */
 export const MATCHED = 1.6
 
-/** What each thing costs: of a millimetre bent, over and short behind, of a nail that is lost, of the wrong pair. */
-const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20 }
+/** What each thing costs: of a millimetre bent, over and short behind, of a nail that is lost, of the wrong pair, of the other school. */
+const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, moulded: 10 }
 
 /** Nails a branch should have at least. */
 const ENOUGH = 3
@@ -84,6 +84,7 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
       heelCost(on, weights) +
       Math.abs(on.openBy) * COSTS.bending * weights.bending +
       lost * COSTS.nail * weights.nails +
+      (moulded ? COSTS.moulded * weights.moulded : 0) +
       (madeFor(facts, laid) ? 0 : COSTS.otherFeet),
   }
   const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights))
@@ -125,12 +126,17 @@ function reasonsFor(on: OnFoot, nails: readonly Nail[], laid: LaidFoot, weights:
     ...(madeFor(on.facts, laid) ? [] : [told`Shaped for ${on.facts.feet} feet.`]),
     outlineReason(on),
     ...heelReasons(on, weights),
-    ...(bends(on.facts.kind) ? holeReasons(nails) : [DRILLED]),
+    ...(bends(on.facts.kind) ? holeReasons(nails) : mouldedReasons(weights)),
   ]
 }
 
-/** Of a shoe that cannot be bent. */
-const DRILLED = 'Its holes are drilled where this foot needs them.'
+/** What is said of every shoe that cannot be bent: why it is here, and why it stands behind those that can. */
+const mouldedReasons = ({ forMoulded }: Weighed): Told[] => [
+  'Its holes are drilled where this foot needs them.',
+  forMoulded.length > 0
+    ? `Moulded: asked for by ${forMoulded.join(' and ')}.`
+    : 'Moulded, and dearer: it comes behind a shoe that is bent unless the sole asks for it.',
+]
 
 function outlineReason({ facts, openBy }: OnFoot): Told {
   const by = Math.abs(openBy)

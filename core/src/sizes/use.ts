@@ -4,6 +4,8 @@ export interface SizeUse {
   work?: string | undefined
   going?: string | undefined
   living?: string | undefined
+  /** Codes of the advice that was accepted for this foot. */
+  advice?: readonly string[] | undefined
   weights?: { [K in keyof SizeWeights]?: SizeWeights[K] | undefined } | undefined
 }
 
@@ -13,6 +15,8 @@ export interface SizeWeights {
   longHeels: number
   shortHeels: number
   nails: number
+  /** A shoe that cannot be bent, against one that can: dearer, and of another school. */
+  moulded: number
 }
 
 /** A reason why something counts more or less here, in words that end a sentence about it. */
@@ -21,6 +25,11 @@ interface Leaning {
   weights: Partial<SizeWeights>
   said: string
 }
+
+const accepted =
+  (...codes: readonly string[]) =>
+  ({ advice = [] }: SizeUse): boolean =>
+    codes.some((code) => advice.includes(code))
 
 /** Common practice, no source for the amounts: 2 counts twice. */
 const LEANINGS: readonly Leaning[] = [
@@ -43,6 +52,26 @@ const LEANINGS: readonly Leaning[] = [
     weights: { shortHeels: 1.4 },
     said: 'sliding and turning',
   },
+  {
+    applies: accepted('mud-herd-fit', 'lost-shoe'),
+    weights: { longHeels: 1.6 },
+    said: 'shoes that were lost (advice accepted)',
+  },
+  {
+    applies: accepted('heels-supportive', 'crack-support', 'tendon-support'),
+    weights: { shortHeels: 1.6 },
+    said: 'support behind (advice accepted)',
+  },
+  {
+    applies: accepted('thin-wall-clips', 'broken-wall-nails', 'separation-nails'),
+    weights: { nails: 1.6 },
+    said: 'a wall that holds few nails (advice accepted)',
+  },
+  {
+    applies: accepted('polymer-rim'),
+    weights: { moulded: 0 },
+    said: 'a sole that carries a share (advice accepted)',
+  },
 ]
 
 /** What counts how much for this horse and farrier, and because of what. */
@@ -50,6 +79,9 @@ export interface Weighed extends SizeWeights {
   /** What speaks against long heels here, and against short ones. */
   againstLong: string[]
   againstShort: string[]
+  /** What makes each hole count more here, and what asks for a shoe that gives. */
+  forNails: string[]
+  forMoulded: string[]
 }
 
 /** Weighs the use of a horse; what a farrier has set stands over what is usual. */
@@ -57,14 +89,18 @@ export function weighed(use: SizeUse): Weighed {
   const found = LEANINGS.filter(({ applies }) => applies(use))
   const product = (key: keyof SizeWeights) =>
     use.weights?.[key] ?? found.reduce((all, { weights }) => all * (weights[key] ?? 1), 1)
-  const against = (key: keyof SizeWeights) =>
-    found.filter(({ weights }) => (weights[key] ?? 1) > 1).map(({ said }) => said)
+  const said = (key: keyof SizeWeights, counts: (weight: number) => boolean) =>
+    found.filter(({ weights }) => counts(weights[key] ?? 1)).map((one) => one.said)
+  const more = (weight: number) => weight > 1
   return {
     bending: product('bending'),
     longHeels: product('longHeels'),
     shortHeels: product('shortHeels'),
     nails: product('nails'),
-    againstLong: against('longHeels'),
-    againstShort: against('shortHeels'),
+    moulded: product('moulded'),
+    againstLong: said('longHeels', more),
+    againstShort: said('shortHeels', more),
+    forNails: said('nails', more),
+    forMoulded: said('moulded', (weight) => weight < 1),
   }
 }

@@ -123,8 +123,8 @@ const webLeft = (rim: Track, inner: Track, taken: readonly number[], web: number
     taken[i]! > 0 ? outsideBy(point, turnRight(rim.tangents[i]!), inner, web - taken[i]!) : web,
   )
 
-/** Sawn off by more than this it is a line to saw along and not a rasp, mm. */
-const SAWN = 0.3
+/** Sawn off by more than this it is a line to saw along and not a stroke of the rasp, mm (common practice: a thirty-second of an inch). */
+export const SAWN = 0.8
 
 /** The stretches of the trimmed rim where something was taken off, as far as the heels are left on. */
 function sawn(rim: Track, taken: readonly number[], cut: Readonly<Record<Half, number>>): Vec[][] {

@@ -22,8 +22,13 @@ const rankRequest = z
         work: z.string().optional(),
         going: z.string().optional(),
         living: z.string().optional(),
+        advice: z
+          .array(z.string().max(60))
+          .max(60)
+          .optional()
+          .describe('codes of the advice accepted for this foot'),
         weights: z
-          .object({ bending: weight, longHeels: weight, shortHeels: weight, nails: weight })
+          .object({ bending: weight, longHeels: weight, shortHeels: weight, nails: weight, moulded: weight })
           .strict()
           .optional()
           .describe('how much each counts; 1 is usual'),

@@ -49,7 +49,7 @@ import { Sizing } from './sizing'
               <tr>
                 <th scope="col">Measure</th>
                 <th scope="col">in the box</th>
-                <th scope="col">shaped</th>
+                <th scope="col">{{ drawn.sold ? 'here' : 'shaped' }}</th>
               </tr>
             </thead>
             <tbody>

@@ -26,6 +26,7 @@ const WEIGHTS: readonly { key: keyof SizeWeights; label: string }[] = [
   { key: 'longHeels', label: 'Heel left over' },
   { key: 'shortHeels', label: 'Heel too short' },
   { key: 'nails', label: 'Nails lost' },
+  { key: 'moulded', label: 'Moulded, not bent' },
 ]
 
 /** The factory sizes for this foot, the best first, with why; and the shoe made by hand beside them. */
@@ -220,9 +221,11 @@ export class SizePanel {
   })
 
   protected readonly leanings = computed(() => {
-    const { againstLong, againstShort } = this.sizing.weighed()
+    const { againstLong, againstShort, forNails, forMoulded } = this.sizing.weighed()
     return [
       ...(againstLong.length > 0 ? [`Long heels count more: ${againstLong.join(', ')}.`] : []),
+      ...(forNails.length > 0 ? [`Each hole counts more: ${forNails.join(', ')}.`] : []),
+      ...(forMoulded.length > 0 ? [`Moulded shoes are asked for: ${forMoulded.join(', ')}.`] : []),
       ...(againstShort.length > 0 ? [`Short heels count more: ${againstShort.join(', ')}.`] : []),
     ].join(' ')
   })

@@ -17,6 +17,7 @@ import {
   takenSize,
   weighed,
   type RankedSize,
+  type SizeUse,
   type SizeWeights,
 } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
@@ -62,11 +63,7 @@ export class Sizing {
 
   /** What the farrier has set, over what is usual for this horse. */
   readonly weights = signal<Partial<SizeWeights>>(browserStore.read(WEIGHTS) ?? {})
-  readonly use = computed(() => {
-    const { work, going, living } = this.look()?.ways ?? {}
-    return { work, going, living, weights: this.weights() }
-  })
-  readonly weighed = computed(() => weighed(this.use()))
+  readonly weighed = computed(() => weighed(this.useFor(this.side())))
 
   readonly foot = computed(() => this.footOf(this.side()))
   readonly ranked = computed((): readonly RankedRow[] => this.rankFor(this.side()))
@@ -166,6 +163,16 @@ export class Sizing {
     this.store.dispatch(benchActions.settle())
   }
 
+  /** What the horse does, where, and what was agreed for this foot. */
+  private useFor(side: Side): SizeUse {
+    const look = this.look()
+    const { work, going, living } = look?.ways ?? {}
+    const advice = (look?.advice ?? [])
+      .filter((one) => one.side === side && one.choice === 'accepted')
+      .map(({ code }) => code)
+    return { work, going, living, advice, weights: this.weights() }
+  }
+
   private footOf(side: Side): FootInput | undefined {
     const draft: Draft | undefined = this.drafts()?.[side]
     return draft && footInput(side, draft.foot, this.findings()[side])
@@ -175,7 +182,7 @@ export class Sizing {
     const [foot, draft, rows] = [this.footOf(side), this.drafts()?.[side], this.table.rows()]
     if (!foot || !draft || !rows || rows.length === 0) return []
     try {
-      return rankSizes(foot, draft.shoe.fit, rows, this.use()) as RankedRow[]
+      return rankSizes(foot, draft.shoe.fit, rows, this.useFor(side)) as RankedRow[]
     } catch (error) {
       // A foot that cannot be read is told of in its own step.
       if (error instanceof ProblemError) return []

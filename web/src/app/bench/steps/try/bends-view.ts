@@ -71,6 +71,8 @@ import { Trying } from './trying'
                 </button>
               </div>
             }
+          } @else if (trying.moulded()) {
+            <p>It is sawn and shifted, not bent: in Size stands how.</p>
           } @else {
             <p>
               Measure the shoe on the anvil, or say where it is tight or wide on the foot: what to bend, where
@@ -92,9 +94,6 @@ import { Trying } from './trying'
   `,
   styleUrl: '../shoe/views.scss',
   styles: `
-    :host {
-      padding-top: 14px;
-    }
     .two {
       display: grid;
       flex: 1;

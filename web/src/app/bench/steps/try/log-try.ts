@@ -62,7 +62,9 @@ const MOST_MINUTES = 600
         (blur)="trying.settle()"
       />
     </label>
-    <p class="muted">{{ bent() }}</p>
+    @if (!trying.moulded()) {
+      <p class="muted">{{ bent() }}</p>
+    }
     @if (failure()) {
       <p class="wrong" role="alert">{{ failure() }}</p>
     }
