@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openBench, savePattern, test, typeFive } from '../support/fixtures'
+import { expect, expectAccessible, field, openBench, savePattern, test, typeFive } from '../support/fixtures'
 
 const CSV = `range,label,kind,feet,web,thickness,length,outer holes,inner holes,on van
 Trial,1,plain steel,front,3/4 in,8,303,36:9; 56:9; 76:9,36:9; 56:9; 76:9,2
@@ -61,6 +61,63 @@ test.describe('factory sizes', () => {
     await expect.poll(onVan).toBe(before - 1)
     await page.getByRole('button', { name: `One more of ${range.join(' ')} ${label}` }).click()
     await expect.poll(onVan).toBe(before)
+  })
+
+  test('a shoe that cannot be bent is shifted, sawn and drilled; reset, it takes none from the van', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Sandpiper')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Size' }).click()
+    await page.getByRole('button', { name: /^All \d+ sizes$/ }).click()
+    const cards = page.getByTestId('sizes').locator('cr-size-card')
+    const cored = cards.filter({ hasText: 'Marsh cored' }).filter({ hasText: 'trim it outside' }).first()
+    const label = (await cored.getByRole('heading').innerText()).split(/\s/)[0]!
+    const hanging = /(\d+) on the van/.exec(await cored.innerText())![1]!
+    await cored.getByRole('button', { name: 'Use it' }).click()
+    await expect(page.getByText('Saw off outside')).toBeVisible()
+    await expect(page.getByTestId('moulded')).toContainText('Drive the heads down to the metal')
+    const sold = page.locator('cr-size-over .sold')
+    const before = await sold.getAttribute('d')
+    await field(page, 'stock.moved.across').click()
+    await page.keyboard.type('-1/8')
+    await page.keyboard.press('Enter')
+    await expect(sold).not.toHaveAttribute('d', before!)
+    await field(page, 'stock.moved.turn').click()
+    await page.keyboard.type('40')
+    await page.keyboard.press('Enter')
+    await expect(
+      page
+        .getByRole('alert')
+        .filter({ hasText: /Turned: 40/ })
+        .first(),
+    ).toBeVisible()
+    await field(page, 'stock.moved.turn').fill('1')
+    await page.keyboard.press('Enter')
+    await page.getByRole('radio', { name: 'Clear of the sole' }).click()
+    await expect(page.getByText(/lies under the sole/).first()).toBeVisible()
+    await page.getByText('Drill, hole by hole').click()
+    await expect(page.getByRole('row', { name: /^Outer 1 / })).toBeVisible()
+    await expectAccessible(page)
+    await page.getByRole('radio', { name: 'The same, reset' }).click()
+    await expect(page.getByTestId('worn')).toContainText('weeks are left')
+    // Its holes are moved like those of a shoe made by hand.
+    await page.getByRole('tab', { name: 'Nail' }).click()
+    await expect(page.getByText(/holes, as made/)).toHaveCount(0)
+    await page.getByRole('tab', { name: 'Size' }).click()
+    await savePattern(page, 'Cored')
+    const onVan = () =>
+      page
+        .getByRole('list', { name: 'Marsh cored', exact: true })
+        .getByRole('listitem')
+        .filter({ has: page.getByText(label, { exact: true }) })
+        .first()
+        .locator('.count b')
+        .innerText()
+    await page.getByRole('link', { name: 'Rack' }).click()
+    await expect.poll(onVan).toBe(hanging)
   })
 
   test('a table comes in from a file: bad rows are named, and nothing is kept of it until it is right', async ({

@@ -78,6 +78,81 @@ test.describe('a try-on', () => {
     await context.close()
   })
 
+  test('its contact is tapped, it is accepted and logged, and what comes back is told', async ({
+    browser,
+    server,
+  }) => {
+    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+    const page = await context.newPage()
+    await page.goto(`${server.url}/round`)
+    await openBench(page, 'Dunlin')
+    await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+    await page.getByRole('tab', { name: 'Try' }).tap()
+    await page.getByText('Level', { exact: true }).tap()
+    await page.getByRole('radio', { name: 'inner heel up' }).tap()
+    await expect(page.getByTestId('level')).toContainText('strike it down')
+
+    await page.getByText('Contact', { exact: true }).tap()
+    const heel = page.getByRole('button', { name: /^outer heel:/ })
+    for (const seen of ['even', 'gap', 'chipped wall', 'sole pressure']) {
+      await heel.tap()
+      await expect(heel).toHaveAccessibleName(`outer heel: ${seen}`)
+    }
+    await expect(page.getByTestId('contacts')).toContainText('seat the web out there')
+    await page.getByRole('button', { name: 'The rest is even' }).tap()
+    await expect(page.getByRole('button', { name: 'inner toe: even' })).toBeVisible()
+    await expectAccessible(page)
+
+    await page.getByText('Bends', { exact: true }).tap()
+    await page.getByRole('radio', { name: 'On the foot' }).tap()
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Tighter at the heel, outer' }).tap()
+    // Seen off on one branch, only that branch is bent.
+    const bends = page.getByTestId('bends').getByRole('listitem')
+    await expect(bends.first()).toContainText('outer branch')
+    await expect(bends.filter({ hasText: 'inner branch' })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Make bend 1' }).tap()
+    await page.getByRole('button', { name: 'More: Walks to the horse' }).tap()
+    await page.getByLabel('Minutes').tap()
+    await page.keyboard.type('14')
+    await page.getByRole('button', { name: 'Log it, try again' }).tap()
+    const tries = page.getByTestId('tries').getByRole('listitem')
+    await expect(tries).toHaveText([/2 walks, 14 min, .* off, 1 bend\./])
+    await expect(page.getByLabel('Minutes')).toHaveValue('')
+    await page.getByRole('button', { name: 'It fits: log it' }).tap()
+    await expect(tries.last()).toContainText('it fits')
+    await page.getByText('What comes back').tap()
+    await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
+    await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
+    await expectAccessible(page)
+    // It is kept: after a reload it is listed again.
+    await page.reload()
+    await page.getByRole('tab', { name: 'Try' }).tap()
+    await expect(tries).toHaveCount(2)
+    await context.close()
+  })
+
+  test('from points that were typed; a line that is none is named, and nothing typed is lost', async ({
+    page,
+    open,
+  }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Try' }).click()
+    await page.getByRole('radio', { name: 'By points' }).click()
+    const box = page.getByLabel(/Points along the middle of the web/)
+    await box.click()
+    await page.keyboard.type('1 3/4; -2 1/2\n2')
+    await expect(page.getByRole('alert').filter({ hasText: 'Line 2' })).toBeVisible()
+    await expect(box).toHaveValue('1 3/4; -2 1/2\n2')
+    const points = Array.from({ length: 21 }, (_, i) => {
+      const angle = -0.85 + (i / 20) * (Math.PI + 1.7)
+      return `${(2.15 * Math.cos(angle)).toFixed(3)}; ${(2.35 * Math.sin(angle)).toFixed(3)}`
+    })
+    await box.fill(points.join('\n'))
+    await expect(page.getByTestId('bends').getByRole('listitem').first()).toBeVisible()
+  })
+
   test('the hot shoe is timed, seen from the first second', async ({ page, open }) => {
     await page.clock.install()
     await open('/round')

@@ -112,12 +112,12 @@ const SHORT: Record<ContactMark, string> = {
     }
     .area {
       cursor: pointer;
+      outline: none;
       fill: color-mix(in srgb, var(--steel) 45%, transparent);
       stroke: var(--ink);
       stroke-width: 0.6;
     }
     .area:focus-visible {
-      outline: none;
       stroke: var(--ember);
       stroke-width: 2;
     }

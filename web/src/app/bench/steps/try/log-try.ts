@@ -108,6 +108,7 @@ const MOST_MINUTES = 600
       display: flex;
       flex-wrap: wrap;
       gap: 8px;
+      margin-top: 8px;
     }
     .main {
       font-weight: 700;

@@ -158,6 +158,8 @@ export class TriesView {
     const rows = this.named().slice(0, DRAWN).reverse()
     return {
       ...base(ink),
+      // Names are longer than the drawing takes them for before its letters are there.
+      grid: { ...base(ink).grid, left: 30 },
       xAxis: { type: 'value' as const, minInterval: 1, ...axis(ink) },
       yAxis: { type: 'category' as const, data: rows.map(({ name }) => name), ...axis(ink) },
       series: [
