@@ -59,18 +59,8 @@ export function judgeNails(
 ): Nail[] {
   return holes.map((hole) => {
     const said = plan[hole.branch].each.find(({ number }) => number === hole.number)
-    const wallAngle = wallAngleAt(foot, outline, hole.footStation)
-    const lean = said?.lean ?? wallAngle
-    const throughPad = padding * cotangent(lean)
-    const insideWall = hole.insideWall + throughPad
-    // A hole outside the wall never enters it: there is no flight to speak of.
-    const flight =
-      insideWall > 0
-        ? nailFlight(insideWall, lean, wallAngle, workshop.turningRadius)
-        : { exitHeight: 0, deepest: insideWall }
-    const walls = { wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }
-    const exit = { height: flight.exitHeight, wall: wallHeightAt(foot, outline, hole.footStation) }
-    const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest, exit)
+    const through = judgeHole(foot, outline, hole, said?.lean, workshop.turningRadius, padding)
+    const { wallAngle, lean, throughPad, insideWall, flight, judged } = through
     const mark = inTheWay(hole, clear)
     // What pricks is told before anything else.
     const marked = mark && judged.verdict !== 'would-prick'
@@ -102,6 +92,38 @@ export function judgeNails(
     if (said?.seen !== undefined) nail.seen = said.seen
     return nail
   })
+}
+
+/** Where a hole lies against the wall, as far as its nail is judged by it. */
+type AtTheWall = Pick<NailHole, 'footStation' | 'insideWall' | 'behindWall' | 'wallThickness'>
+
+/**
+ * How a nail goes through the wall at a hole, and what is to be said of it.
+ *
+ * @param said how it leans, degrees from the ground; as the wall leans where nobody said
+ * @param padding mm
+ */
+export function judgeHole(
+  foot: Foot,
+  outline: FootOutline,
+  hole: AtTheWall,
+  said: number | undefined,
+  turningRadius: number,
+  padding = 0,
+) {
+  const wallAngle = wallAngleAt(foot, outline, hole.footStation)
+  const lean = said ?? wallAngle
+  const throughPad = padding * cotangent(lean)
+  const insideWall = hole.insideWall + throughPad
+  // A hole outside the wall never enters it: there is no flight to speak of.
+  const flight =
+    insideWall > 0
+      ? nailFlight(insideWall, lean, wallAngle, turningRadius)
+      : { exitHeight: 0, deepest: insideWall }
+  const walls = { wallThickness: hole.wallThickness, whiteLineWidth: foot.whiteLineWidth }
+  const exit = { height: flight.exitHeight, wall: wallHeightAt(foot, outline, hole.footStation) }
+  const judged = hole.behindWall > BEHIND_WALL ? NO_WALL : judge(walls, flight.deepest, exit)
+  return { wallAngle, lean, throughPad, insideWall, flight, judged }
 }
 
 /** The place on the face of the wall so high above its ground edge. */

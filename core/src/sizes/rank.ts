@@ -5,6 +5,7 @@ import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
 import { onceAsked } from '../geometry/when-asked'
 import { bends } from '../terms/size-kinds'
+import type { Verdict } from '../terms/verdicts'
 import type { Half } from '../terms/half'
 import { creaseFrom } from '../shoe/moulded/crease-room'
 import { laidFoot, type LaidFoot } from './laid-foot'
@@ -13,7 +14,7 @@ import { sizeOnFoot, type SizeOnFoot } from './read-size'
 import { weighed, type SizeUse, type Weighed } from './use'
 
 /** A size as it stands among the others for one foot. Lengths in mm. */
-export interface RankedSize extends Omit<SizeOnFoot, 'nails'> {
+export interface RankedSize extends Omit<SizeOnFoot, 'nails' | 'verdicts'> {
   label: string
   /** It can be shaped to this foot and nailed on it. */
   possible: boolean
@@ -46,7 +47,7 @@ const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, mould
 const ENOUGH = 3
 
 /** Verdicts with which a nail is driven. */
-const HOLDS: readonly Nail['verdict'][] = ['sound', 'close', 'low', 'too-high', 'too-low']
+const HOLDS: readonly Verdict[] = ['sound', 'close', 'low', 'too-high', 'too-low']
 
 /**
  * All sizes for a foot, the best first: those that can be laid, by what they would need; then the others.
@@ -68,40 +69,49 @@ export function rankSizes(
 
 function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize {
   const moulded = !bends(facts.kind)
-  const { nails, ...on } = moulded ? mouldedOnFoot(laid, facts) : sizeOnFoot(laid, facts)
-  const fits = bendable(facts, on.openBy) && Math.min(on.heelLeft.lateral, on.heelLeft.medial) > -MOST_SHORT
-  // The holes of what cannot be laid anyway are looked at only by who asks for them.
-  // A moulded one is drilled where the foot wants it.
-  const inside = fits && !moulded ? nails().filter(({ verdict }) => verdict === 'would-prick') : []
-  const possible = fits && inside.length === 0
-  const left = (branch: Half) =>
-    nails().filter((nail) => nail.branch === branch && HOLDS.includes(nail.verdict)).length
-  const lost = possible && !moulded ? missing(left('lateral')) + missing(left('medial')) : 0
-  const settled = {
-    ...on,
-    ...{ label: facts.label, possible },
-    cost:
-      heelCost(on, weights) +
-      Math.abs(on.openBy) * COSTS.bending * weights.bending +
-      lost * COSTS.nail * weights.nails +
-      (moulded ? COSTS.moulded * weights.moulded : 0) +
-      (madeFor(facts, laid) ? 0 : COSTS.otherFeet),
-  }
+  const on = moulded ? mouldedOnFoot(laid, facts) : sizeOnFoot(laid, facts)
+  const { nails, openBy, heelLeft, heelToCut, heelBehind, shortOfBulbs } = on
+  const fits = bendable(facts, openBy) && Math.min(heelLeft.lateral, heelLeft.medial) > -MOST_SHORT
+  // The holes of what cannot be laid anyway are looked at only by who asks for them; a moulded shoe is drilled where the
+  // foot wants it.
+  const { verdicts } = on
+  const punched = fits && !moulded
+  const [lateral, medial] = punched ? [verdicts('lateral'), verdicts('medial')] : [NONE, NONE]
+  const possible = fits && !lateral.includes('would-prick') && !medial.includes('would-prick')
+  const lost = possible && punched ? missing(holding(lateral)) + missing(holding(medial)) : 0
+  const cost =
+    heelCost(on, weights) +
+    Math.abs(openBy) * COSTS.bending * weights.bending +
+    lost * COSTS.nail * weights.nails +
+    (moulded ? COSTS.moulded * weights.moulded : 0) +
+    (madeFor(facts, laid) ? 0 : COSTS.otherFeet)
   const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights))
-  // What is only read of a few is worked out when it is read.
+  // Spelt out: thousands are made for one table. What is only read of a few is worked out when it is read.
   return {
-    ...settled,
+    label: facts.label,
+    facts,
+    possible,
+    openBy,
+    heelLeft,
+    heelToCut,
+    heelBehind,
+    shortOfBulbs,
+    cost,
     get holes() {
       return nails().map(({ branch, number, verdict, why }) => ({ branch, number, verdict, why }))
     },
     get nailsLeft() {
-      return { lateral: left('lateral'), medial: left('medial') }
+      return { lateral: holding(verdicts('lateral')), medial: holding(verdicts('medial')) }
     },
     get reasons() {
       return reasons()
     },
   }
 }
+
+const NONE: readonly Verdict[] = []
+
+const holding = (verdicts: readonly Verdict[]): number => verdicts.filter((one) => HOLDS.includes(one)).length
 
 const missing = (nails: number): number => Math.max(0, ENOUGH - nails)
 
@@ -118,7 +128,7 @@ const heelCost = ({ heelLeft }: Pick<SizeOnFoot, 'heelLeft'>, weights: Weighed):
     0,
   )
 
-type OnFoot = Omit<SizeOnFoot, 'nails'>
+type OnFoot = Omit<SizeOnFoot, 'nails' | 'verdicts'>
 
 /** What speaks for a size and against it, in words. */
 function reasonsFor(on: OnFoot, nails: readonly Nail[], laid: LaidFoot, weights: Weighed): Told[] {

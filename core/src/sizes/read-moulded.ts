@@ -21,6 +21,13 @@ export function mouldedOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
   const behind = soldMeasures(facts).toeToHeels - foot.length
   const left = behind - fit.heelLength
   const alike = (value: number) => ({ lateral: value, medial: value })
+  const nails = onceAsked(() => {
+    const asWanted = plainLay(fit, foot, outline, facts.web)
+    const { lay } = layMoulded(facts, {}, { foot, fit, outline, asWanted })
+    const plan = drilledHoles(undefined, foot.width)
+    const holes = placeHoles(foot, outline, layRims(outline, lay, 0.5), plan)
+    return judgeNails(foot, outline, holes, plan, WORKSHOP)
+  })
   return {
     facts,
     openBy: laid.along(facts.web).width - soldWidth(facts),
@@ -28,13 +35,11 @@ export function mouldedOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
     heelToCut: alike(toCut(left)),
     heelBehind: alike(behind),
     shortOfBulbs: alike(foot.bulbLine - behind),
-    nails: onceAsked(() => {
-      const asWanted = plainLay(fit, foot, outline, facts.web)
-      const { lay } = layMoulded(facts, {}, { foot, fit, outline, asWanted })
-      const plan = drilledHoles(undefined, foot.width)
-      const holes = placeHoles(foot, outline, layRims(outline, lay, 0.5), plan)
-      return judgeNails(foot, outline, holes, plan, WORKSHOP)
-    }),
+    verdicts: (branch) =>
+      nails()
+        .filter((nail) => nail.branch === branch)
+        .map(({ verdict }) => verdict),
+    nails,
   }
 }
 

@@ -10,7 +10,8 @@ import type { Half } from '../terms/half'
 import { stationBeside } from '../shoe/rims'
 import { toCut } from '../shoe/to-cut'
 import { resolveWorkshop } from '../workshop/workshop'
-import { holesOnRun } from './holes-on-run'
+import type { Verdict } from '../terms/verdicts'
+import { holesOnRun, verdictsOnRun } from './holes-on-run'
 import type { LaidFoot, LongRun } from './laid-foot'
 
 /** How one size lies on one foot, its length kept. Lengths in mm. */
@@ -25,7 +26,8 @@ export interface SizeOnFoot {
   heelBehind: Record<Half, number>
   /** Short of the plumb line of the bulbs; minus lies beyond it. */
   shortOfBulbs: Record<Half, number>
-  /** Each hole with its verdict; worked out when it is asked for. */
+  /** The verdicts on the holes of a branch by themselves; and each hole with its nail. Worked out when they are asked for. */
+  verdicts: (branch: Half) => readonly Verdict[]
   nails: () => readonly Nail[]
 }
 
@@ -57,6 +59,7 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
     heelToCut: both((branch) => toCut(heelLeft[branch])),
     heelBehind,
     shortOfBulbs: both((branch) => foot.bulbLine - heelBehind[branch]),
+    verdicts: (branch) => verdictsOnRun(laid, run, facts, branch, WORKSHOP.turningRadius),
     nails: onceAsked(() => {
       const plan = factoryHoles(facts, undefined)
       return judgeNails(foot, outline, holesOnRun(laid, run, facts), plan, WORKSHOP)
