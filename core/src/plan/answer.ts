@@ -32,6 +32,7 @@ import type { Fit } from '../shoe/fit'
 import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
+import { ownHold } from './own-pieces'
 import { mouldedPlan, type MouldedPlan } from './of-moulded'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
@@ -152,7 +153,7 @@ function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | 
     cover: rims === plain ? [] : coverOf(outline, rims.outer),
     chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
     together: warningsOf(chosen),
-    heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0),
+    heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), ownHold(cut)),
   })
 }
 

@@ -2,6 +2,7 @@ import { buildBar, type SectionCut } from '../modifications/build'
 import type { ShoePart } from '../modifications/modification'
 import type { Profile } from '../shoe/profile'
 import type { Laid } from './lay'
+import { ownPieces } from './own-pieces'
 
 /** The shoe as it is forged: its sections, the bar they take, the pieces beside it. */
 export interface Built extends Laid {
@@ -16,6 +17,9 @@ export function buildShoe(laid: Laid): Built {
   return {
     ...laid,
     ...buildBar(chosen, context),
-    parts: chosen.flatMap(({ modification, values }) => modification.parts?.(context, values) ?? []),
+    parts: [
+      ...ownPieces(laid),
+      ...chosen.flatMap(({ modification, values }) => modification.parts?.(context, values) ?? []),
+    ],
   }
 }

@@ -110,6 +110,28 @@ describe('a factory shoe laid on a foot', () => {
     expect(derived / (20 * 8 * 305 * 7.85e-3)).toBeCloseTo(1, 2)
   })
 
+  it('is drawn with the clips and the crease it comes with, once', () => {
+    const labels = (facts: ReturnType<typeof sizeOf>, more = {}) =>
+      planShoe(FIVE_BY_FIVE, shoeOfSize(facts, more)).parts.map(({ label }) => label)
+    const plain = { kind: 'plain-steel' } as const
+    expect(labels(sizeOf(305, plain))).toEqual([])
+    expect(labels(sizeOf(305))).toEqual(['Outer crease', 'Inner crease'])
+    expect(labels(sizeOf(305, { ...plain, clips: 'toe' }))).toEqual(['Toe clip'])
+    expect(labels(sizeOf(305, { ...plain, clips: 'quarter' }))).toEqual([
+      'Outer quarter clip',
+      'Inner quarter clip',
+    ])
+    const drawn = { modifications: [{ kind: 'toe-clip' }] }
+    expect(labels(sizeOf(305, { ...plain, clips: 'toe' }), drawn)).toEqual(['Toe clip'])
+    // The crease lies where the holes are.
+    const [outer] = planShoe(FIVE_BY_FIVE, shoeOfSize(sizeOf(305))).parts
+    expect(outer!.edge.length).toBeGreaterThan(8)
+    // What it weighs is what it weighs, however it is drawn.
+    const weight = (more: object) =>
+      planShoe(FIVE_BY_FIVE, shoeOfSize(sizeOf(305, { weight: 340, ...more }))).iron.weight
+    expect(weight({ clips: 'toe' })).toBeCloseTo(340, 6)
+  })
+
   it('takes clips, bars that are welded on and pads, and refuses what is made while a bar is straight', () => {
     for (const kind of [
       'toe-clip',

@@ -122,7 +122,7 @@ describe('a shoe that cannot be bent, laid flush', () => {
     fc.assert(
       fc.property(anyFoot, fc.double({ min: 0, max: 6, noNaN: true }), (input, wider) => {
         const facts = nearly(input.width, wider, { crease: 9 })
-        const { moulded, wanted, rims, foot } = laid(input, facts, {}, input.length! * 0.39)
+        const { moulded, wanted, rims, foot } = laid(input, facts, {}, input.length * 0.39)
         fc.pre(moulded.standsOut === 0 && moulded.heelToCut.lateral === 0 && moulded.heelToCut.medial === 0)
         const sold = [...moulded.sold.outer.points, ...[...moulded.sold.inner.points].reverse()]
         // Ahead of the buttresses: behind them each ends square to itself.

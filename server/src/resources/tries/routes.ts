@@ -18,7 +18,8 @@ export const tryRoutes: Route[] = [
     summary: 'Shoes that were tried on at a visit, in the order they were logged',
     query: { visit: 'id of the visit' },
     answer: z.array(datedTrySchema),
-    run: ({ practice, request }) => practice.tries.dated({ visitId: String(request.query['visit'] ?? '') }),
+    run: ({ practice, request: { query } }) =>
+      practice.tries.dated({ visitId: typeof query['visit'] === 'string' ? query['visit'] : '' }),
   },
   {
     method: 'get',

@@ -11,10 +11,10 @@ export const rack: HelpTopic = {
       text: 'Measure one shoe of each size as it comes from the box: web, thickness and the length along the middle of the web. Where you know only width and length as sold, a file with both derives the rest, and marks it.',
     },
     {
-      text: 'Holes are told by two measures each: from the middle of the toe along the outer rim, and in from the outer rim. Copy a size and change what differs.',
+      text: 'Holes are told by two measures each: from the middle of the toe along the outer rim, and in from the outer rim. Copy a size and change what differs. Of a moulded shoe, say where its crease begins: no saw goes further in.',
     },
     {
-      text: 'A size goes down by one when it is nailed on at a visit. Below what you want to keep, it stands in the list to order.',
+      text: 'A size goes down by one when it is nailed on at a visit, and stays where the old shoe is reset. Below what you want to keep, it stands in the list to order.',
     },
     {
       text: 'A whole table comes in from a file of comma separated values, seen row by row before anything is kept, and goes out as one.',

@@ -22,7 +22,10 @@ export const size: HelpTopic = {
       text: 'Lay a second one over it to see where they differ. What it measures in the box and what it must measure when it is shaped stand beside the drawing: measure before you walk.',
     },
     {
-      text: 'Work, going and living weigh in, and are named where they do. Set the weights to what counts for you.',
+      text: 'A moulded shoe is not bent: it lies flush with the inner wall, can be shifted and turned, is sawn outside and at the heels, never into its crease, and drilled where this foot needs it. Where its crease lies further out than the white line, the drill leans more to make up for the thickness. Reset, it takes none from the van, and its weeks are counted: up to a year.',
+    },
+    {
+      text: 'Work, going, living and the advice you accepted weigh in, and are named where they do. Set the weights to what counts for you.',
     },
   ],
 }

@@ -16,16 +16,19 @@ export const tryOn: HelpTopic = {
       picture: word('web'),
     },
     {
-      text: 'Where no bend helps the plan says so: the wrong size, or the wrong cut. Sight along the shoe both ways for level before it is tried again.',
+      text: 'Where no bend helps the plan says so: the wrong size, or the wrong cut. Sight along the shoe both ways for level before it is tried again: twist first, a twisted shoe looks cupped.',
     },
     {
       text: 'With the shoe on the foot, or on its first two nails, measure room at both heels, heel to bulb on both sides, and the toe against the line of the frog: what is right and what is not stands beside it. Two nails, then the same again.',
     },
     {
+      text: 'Log each try: walks, heats, minutes, and the bends you ticked as made. In What comes back you see which bends come again, how far off your first shapes usually are on either branch, and what a shoe takes.',
+    },
+    {
       text: 'A factory shoe can be planned from the box: the first shaping, before it was measured.',
     },
     {
-      text: 'Hot: seat clips first, then the shoe, no more than 15 seconds in any 30: the timer counts both, seen and heard. An even brown line is a flat shoe on a flat foot. Keep hay and straw away from it; some horses fear the smoke.',
+      text: 'Hot: seat clips first, then the shoe, no more than 15 seconds in any 30: the timer counts both, seen and heard. Tap in Contact what it left, place by place. An even brown line is a flat shoe on a flat foot. Keep hay and straw away from it; some horses fear the smoke.',
     },
   ],
 }

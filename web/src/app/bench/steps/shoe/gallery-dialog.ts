@@ -12,6 +12,7 @@ import {
   COMMON_SECTIONS,
   MODIFICATION_GROUPS,
   MODIFICATIONS,
+  PLAIN_SHOE,
   planShoe,
   snapshotOf,
   type FootInput,
@@ -28,6 +29,8 @@ export interface GalleryData {
   shoe: ShoeInput
   side: Side
 }
+
+const ALUMINIUM = COMMON_SECTIONS.find((one) => one.section.material === 'aluminium')!
 
 /** Every modification as it would look on this foot, or why it cannot be made. Closes with the kind that was chosen. */
 @Component({
@@ -139,7 +142,7 @@ export class GalleryDialog {
         const on = there.some((one) => one.kind === kind)
         const { plan, problems } = this.try({ modifications: on ? there : [...there, { kind }] })
         // What cannot be made on this shoe is shown as it would be on one that it can be made on.
-        const shown = plan ?? this.try({ modifications: [{ kind }] }).plan ?? this.onAluminium(kind)
+        const shown = plan ?? this.try({ modifications: [{ kind }] }).plan ?? this.onBar(kind)
         return {
           kind,
           label: name,
@@ -155,8 +158,14 @@ export class GalleryDialog {
     return tryPlan(() => planShoe(this.data.foot, { ...this.data.shoe, ...shoe }))
   }
 
-  private onAluminium(kind: string): Plan | undefined {
-    const { section } = COMMON_SECTIONS.find((one) => one.section.material === 'aluminium')!
-    return this.try({ section, modifications: [{ kind }] }).plan
+  /** On a bar of steel or else of aluminium, where the shoe at hand cannot have it. */
+  private onBar(kind: string): Plan | undefined {
+    const { stock: _size, nails: _holes, ...shoe } = this.data.shoe
+    const metals = [PLAIN_SHOE.section, ALUMINIUM.section]
+    return metals
+      .map((section) =>
+        tryPlan(() => planShoe(this.data.foot, { ...shoe, section, modifications: [{ kind }] })),
+      )
+      .find(({ plan }) => plan)?.plan
   }
 }

@@ -29,6 +29,9 @@ import { Sizing } from './sizing'
           @for (seat of drawn.seats; track $index) {
             <circle class="seat" r="4" [attr.cx]="seat[0]" [attr.cy]="seat[1]" />
           }
+          @for (part of drawn.parts; track $index) {
+            <path class="part" [attr.d]="part" />
+          }
           @if (drawn.theirs) {
             <path class="theirs" [attr.d]="drawn.theirs" />
           }
@@ -156,6 +159,11 @@ import { Sizing } from './sizing'
       stroke: var(--ember);
       stroke-width: 1.2;
     }
+    .part {
+      fill: color-mix(in srgb, var(--ink) 14%, transparent);
+      stroke: var(--ink-soft);
+      stroke-width: 0.4;
+    }
     .theirs {
       fill: none;
       stroke: var(--ink);
@@ -277,6 +285,7 @@ export class SizeOver {
       crease: moulded ? lines(moulded.crease) : '',
       seats: (moulded?.clipSeats ?? []).map(({ at }) => seen(at, view)),
       mine: svgRings(outline.whole, view),
+      parts: plan.parts.map(({ edge }) => svgPath(edge, view, true)),
       theirs: over ? svgRings(over.outline.whole, view) : '',
       buttress: across(landmarks.lateralButtress[1]),
       bulbs: across(landmarks.bulbY),
