@@ -2,9 +2,10 @@ import { bring } from './brought'
 import { REST } from './rest'
 import { STEPS } from './steps'
 
-/** Menu and dialogs of the Bench and what they are made of: a save must not fail for want of its question. */
+/** Menu, pictures and dialogs of the Bench and what they are made of: a save must not fail for want of its question. */
 const DIALOGS: readonly (() => Promise<unknown>)[] = [
   () => import('./bench-menu'),
+  () => import('../help/rule-picture'),
   () => import('@angular/material/tooltip'),
   () => import('@angular/material/dialog'),
   () => import('@angular/material/snack-bar'),

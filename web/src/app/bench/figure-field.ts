@@ -95,7 +95,9 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
       }
     </p>
     @if (focused()) {
-      <cr-rule-picture [figure]="field()" />
+      @defer (on immediate) {
+        <cr-rule-picture [figure]="field()" />
+      }
     }
   `,
   styles: `

@@ -3,7 +3,7 @@ import { Desk } from '../desk'
 import { PrintSheet, WORK_PRINTED } from './print-sheet'
 import { Printing } from './printing'
 
-/** What goes to paper, foot by foot. Not brought later: the browser takes its picture at once. */
+/** What goes to paper, foot by foot. Fetched a moment after the Bench stands, and not when it is printed: the browser takes its picture at once. */
 @Component({
   selector: 'cr-print-sheets',
   imports: [PrintSheet],
