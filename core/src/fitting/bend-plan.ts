@@ -45,6 +45,13 @@ const SURE = 0.72
 const NOTICED = 15
 const NOISE = 9
 
+/**
+ * Where points scatter so much that what looks near may be off, a bend that no noise explains is made all the same: the
+ * scatter counts so many times, and so certain it must be (from trials).
+ */
+const DOUBT = 4.5
+const CLEAR = 100
+
 /** More corrections than these are a new shoe. */
 const MOST_BENDS = 8
 
@@ -73,7 +80,7 @@ export function bendPlan(
   const start = laidOn(target, sampled(told))
   const { off: before, noise } = furthestOff(target, start)
   const aim = aimOf(tolerance, noise)
-  const chosen = before <= aim ? [] : search(target, sampled(told), tolerance, aim, branches)
+  const chosen = search(target, sampled(told), { tolerance, aim, noise, before }, branches)
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
@@ -86,21 +93,30 @@ interface Tried {
   off: number
 }
 
+/** How near a shape is to come, what is off and how far single points scatter, mm. */
+interface Sought {
+  tolerance: number
+  aim: number
+  noise: number
+  before: number
+}
+
 function search(
   target: Target,
   line: Centreline,
-  tolerance: number,
-  aim: number,
+  { tolerance, aim, noise, before }: Sought,
   branches: readonly Half[],
 ): Bend[] {
   const weights = weighing(target, laidOn(target, line), branches)
-  let best: Tried = { bends: [], off: Infinity }
+  let best: Tried = { bends: [], off: before }
+  if (before <= aim && before + noise * DOUBT <= tolerance) return []
   let sets: readonly PlaceSet[] = [{ places: [], left: weights.all }]
   for (let count = 1; count <= MOST_BENDS; count++) {
     const more = withOneMore(weights, sets)
     const nearest = more[0]
     if (!nearest) break
     const certain = certainty(sets[0]!.left, nearest.left, count)
+    if (best.off <= aim && (certain < CLEAR || best.off + noise * DOUBT <= tolerance)) break
     if (best.off <= tolerance * SURE && certain < NOTICED) break
     if (best.off <= tolerance && certain < NOISE) break
     const tried = tryOut(
@@ -110,7 +126,6 @@ function search(
     )
     // One more bend that brings nothing is no bend.
     if (tried.off < best.off - tolerance * 0.02) best = tried
-    if (best.off <= aim) break
     sets = goOn(more, count)
   }
   return best.bends

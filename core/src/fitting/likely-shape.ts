@@ -4,7 +4,8 @@ import { rotated, subtract, add, type Vec } from '../geometry/vector'
 import type { HEEL_MEASURES } from '../terms/foot-choices'
 import type { Half } from '../terms/half'
 import { turnOf } from './bend'
-import { branchLength, centrelineOf, pointAt, stationOf, type Centreline } from './centreline'
+import { walkedStations } from './walked-stations'
+import { branchLength, pointAt, stationOf, type Centreline } from './centreline'
 
 /** What a tape tells of a shoe on the anvil, mm. */
 export interface AnvilMeasures {
@@ -133,5 +134,8 @@ export function measuresOf(
 }
 
 /** A shape by points from the lateral to the medial heel; the middle of the toe lies as it does on its pattern. */
-export const shapeByPoints = (points: readonly Vec[], pattern: Centreline): Centreline =>
-  centrelineOf(points, pattern.toe / pattern.stations[pattern.stations.length - 1]!)
+export function shapeByPoints(points: readonly Vec[], pattern: Centreline): Centreline {
+  const stations = walkedStations(points)
+  const share = pattern.toe / pattern.stations[pattern.stations.length - 1]!
+  return { points, stations, toe: stations[stations.length - 1]! * share }
+}
