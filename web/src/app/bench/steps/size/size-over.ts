@@ -29,8 +29,8 @@ import { Sizing } from './sizing'
           @for (seat of drawn.seats; track $index) {
             <circle class="seat" r="4" [attr.cx]="seat[0]" [attr.cy]="seat[1]" />
           }
-          @for (part of drawn.parts; track $index) {
-            <path class="part" [attr.d]="part" />
+          @for (clip of drawn.clips; track $index) {
+            <path class="clip" [attr.d]="clip" />
           }
           @if (drawn.theirs) {
             <path class="theirs" [attr.d]="drawn.theirs" />
@@ -159,7 +159,7 @@ import { Sizing } from './sizing'
       stroke: var(--ember);
       stroke-width: 1.2;
     }
-    .part {
+    .clip {
       fill: color-mix(in srgb, var(--ink) 14%, transparent);
       stroke: var(--ink-soft);
       stroke-width: 0.4;
@@ -285,7 +285,7 @@ export class SizeOver {
       crease: moulded ? lines(moulded.crease) : '',
       seats: (moulded?.clipSeats ?? []).map(({ at }) => seen(at, view)),
       mine: svgRings(outline.whole, view),
-      parts: plan.parts.map(({ edge }) => svgPath(edge, view, true)),
+      clips: plan.parts.filter(({ layer }) => layer === 'clip').map(({ edge }) => svgPath(edge, view, true)),
       theirs: over ? svgRings(over.outline.whole, view) : '',
       buttress: across(landmarks.lateralButtress[1]),
       bulbs: across(landmarks.bulbY),
