@@ -40,16 +40,19 @@ export const mouldedCautions: CautionRule = (context) => {
     text: 'Heat melts it, and what burns is not to be breathed; its dust is not either.',
     action: 'Saw and rasp cold, out of the wind of the horse and your own; never hot seat it.',
   })
-  return [...found, ...soleCautions(context, moulded.onSole, stock.rest)]
+  // A plate in it keeps it from buckling.
+  const flexible = stock.facts.kind === 'polymer'
+  return [...found, ...soleCautions(context, moulded.onSole, flexible, stock.rest)]
 }
 
 /** Two schools: a flexible shoe wants a flat rim of sole to rest on; nothing may touch the sole. */
 function soleCautions(
   { section }: CautionContext,
   { least, most }: { least: number; most: number },
+  flexible: boolean,
   rest: SoleRest = 'flat rim',
 ): Caution[] {
-  if (rest === 'flat rim' && least < LEAST_RIM)
+  if (rest === 'flat rim' && flexible && least < LEAST_RIM)
     return [
       {
         code: 'moulded-buckles',

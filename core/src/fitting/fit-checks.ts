@@ -1,3 +1,4 @@
+import type { Foot } from '../foot/measurements'
 import { length, told, type Told } from '../notices/told'
 import { COIN } from '../shoe/fit'
 import type { Half } from '../terms/half'
@@ -18,7 +19,7 @@ export interface SeenOnFoot {
 
 /** One thing that was looked at: whether it is right, and in words with what to do. */
 export interface FitCheck {
-  key: 'room' | 'room-alike' | 'heels-alike' | 'square' | SeenByEye
+  key: 'room' | 'room-alike' | 'heels-cover' | 'heels-alike' | 'square' | SeenByEye
   right: boolean
   words: Told
 }
@@ -45,6 +46,9 @@ const BY_EYE: Record<SeenByEye, readonly [right: string, wrong: string]> = {
 /** Two sides differ when they differ by more than this, mm (common practice: an eighth of an inch is seen). */
 const ALIKE = 3.2
 
+/** A heel that ends before its buttress by less than this covers it, mm (common practice, no source). */
+const COVERS = 1.6
+
 /** A shoe turned by less than this stands square, degrees (common practice, no source). */
 const SQUARE = 1.5
 
@@ -52,9 +56,13 @@ const SQUARE = 1.5
  * Reads the checks of a fit as figures: room for the heels to spread, both sides alike, heel ends as far from the bulbs, the
  * toe on the line of the frog. Only of what was measured.
  *
- * @param footLength toe to buttress line, mm: how far the toe lies from where a shoe turns
+ * @param foot length from toe to buttress line, mm: how far the toe lies from where a shoe turns; and how far the plumb line
+ *   of the bulbs lies behind the buttress, mm
  */
-export function fitChecks({ room, toBulb, toeOff, ...eyed }: SeenOnFoot, footLength: number): FitCheck[] {
+export function fitChecks(
+  { room, toBulb, toeOff, ...eyed }: SeenOnFoot,
+  foot: Pick<Foot, 'length' | 'bulbLine'>,
+): FitCheck[] {
   const found: FitCheck[] = []
   const rooms = [room?.lateral, room?.medial].filter((value) => value !== undefined)
   if (rooms.length > 0) {
@@ -76,6 +84,20 @@ export function fitChecks({ room, toBulb, toeOff, ...eyed }: SeenOnFoot, footLen
       key: 'room-alike',
       ...alike(wider, 'room', 'The shoe lies to that side: move it, or bend the other.'),
     })
+  for (const branch of ['lateral', 'medial'] as const) {
+    const short = toBulb?.[branch]
+    if (short === undefined) continue
+    const behind = foot.bulbLine - short
+    const whose = branch === 'lateral' ? 'Outer' : 'Inner'
+    const right = behind >= -COVERS
+    found.push({
+      key: 'heels-cover',
+      right,
+      words: right
+        ? told`${whose} heel ends ${length(Math.max(0, behind))} behind the buttress: it is covered.`
+        : told`${whose} heel ends ${length(-behind)} before the buttress: the branch is too short, or the shoe lies too far forward.`,
+    })
+  }
   const further = sides(toBulb)
   if (further !== undefined)
     found.push({
@@ -83,7 +105,7 @@ export function fitChecks({ room, toBulb, toeOff, ...eyed }: SeenOnFoot, footLen
       ...alike(further, 'to the bulb', 'That branch is shorter, or the shoe is turned.'),
     })
   if (toeOff !== undefined) {
-    const turned = (Math.atan2(toeOff, footLength) * 180) / Math.PI
+    const turned = (Math.atan2(toeOff, foot.length) * 180) / Math.PI
     const square = Math.abs(turned) < SQUARE
     found.push({
       key: 'square',

@@ -155,9 +155,11 @@ describe('the lines of the branches carried back', () => {
 })
 
 describe('what is only seen of a shoe on the foot', () => {
+  const FOOT = { length: 130, bulbLine: 22 }
+
   it('is right or not, with what to do; unsaid it is not told', () => {
-    expect(fitChecks({}, 130)).toEqual([])
-    const found = fitChecks({ safed: true, clipsFlush: false, nothingPast: false }, 130)
+    expect(fitChecks({}, FOOT)).toEqual([])
+    const found = fitChecks({ safed: true, clipsFlush: false, nothingPast: false }, FOOT)
     expect(found.map(({ key, right }) => [key, right])).toEqual([
       ['safed', true],
       ['clipsFlush', false],

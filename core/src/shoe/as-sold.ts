@@ -42,6 +42,9 @@ const SHAPE: Record<SizeFeet, () => Shape> = {
   either: onceAsked(() => drawn('either')),
 }
 
+/** How shoes for these feet are shaped, whatever their size. */
+export const soldShape = (feet: SizeFeet): Pick<Shape, 'outer' | 'width'> => SHAPE[feet]()
+
 function drawn(feet: SizeFeet): Shape {
   const { side, ratio, toeShape } = SHAPES[feet]
   const read = readFoot({

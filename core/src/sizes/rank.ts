@@ -10,12 +10,15 @@ import type { Half } from '../terms/half'
 import { creaseFrom } from '../shoe/moulded/crease-room'
 import { laidFoot, type LaidFoot } from './laid-foot'
 import { mouldedOnFoot } from './read-moulded'
+import { toeOff } from './toe-off'
 import { sizeOnFoot, type SizeOnFoot } from './read-size'
 import { weighed, type SizeUse, type Weighed } from './use'
 
 /** A size as it stands among the others for one foot. Lengths in mm. */
 export interface RankedSize extends Omit<SizeOnFoot, 'nails' | 'verdicts'> {
   label: string
+  /** Its toe is so much rounder across the toe quarters than the foot's, once it is as wide; minus is more pointed. */
+  reshapeToe: number
   /** It can be shaped to this foot and nailed on it. */
   possible: boolean
   /** Each hole with its verdict, lateral ones first. */
@@ -40,8 +43,8 @@ const MOST_SHORT = 9
 /** A matched outline: off by less than this nobody bends it, mm. */
 export const MATCHED = 1.6
 
-/** What each thing costs: of a millimetre bent, over and short behind, of a nail that is lost, of the wrong pair, of the other school. */
-const COSTS = { bending: 1, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, moulded: 10 }
+/** What each thing costs: of a millimetre bent, of the toe reshaped, over and short behind, of a nail that is lost, of the wrong pair, of the other school. */
+const COSTS = { bending: 1, toe: 0.5, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, moulded: 10 }
 
 /** Nails a branch should have at least. */
 const ENOUGH = 3
@@ -62,12 +65,19 @@ export function rankSizes(
 ): RankedSize[] {
   const laid = laidFoot(foot, fit)
   const weights = weighed(use)
+  // One shape of toe for each kind of feet, whatever the size: compared once.
+  const toes = new Map<string, number>()
+  const toeFor = ({ feet, web }: SizeFacts): number => {
+    const known = toes.get(feet) ?? toeOff(laid, web, feet)
+    toes.set(feet, known)
+    return known
+  }
   return sizes
-    .map((facts) => ranked(laid, facts, weights))
+    .map((facts) => ranked(laid, facts, weights, toeFor(facts)))
     .sort((a, b) => Number(b.possible) - Number(a.possible) || a.cost - b.cost)
 }
 
-function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize {
+function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed, reshapeToe: number): RankedSize {
   const moulded = !bends(facts.kind)
   const on = moulded ? mouldedOnFoot(laid, facts) : sizeOnFoot(laid, facts)
   const { nails, openBy, heelLeft, heelToCut, heelBehind, shortOfBulbs } = on
@@ -81,17 +91,18 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed): RankedSize 
   const lost = possible && punched ? missing(holding(lateral)) + missing(holding(medial)) : 0
   const cost =
     heelCost(on, weights) +
-    Math.abs(openBy) * COSTS.bending * weights.bending +
+    (Math.abs(openBy) * COSTS.bending + Math.abs(reshapeToe) * COSTS.toe) * weights.bending +
     lost * COSTS.nail * weights.nails +
     (moulded ? COSTS.moulded * weights.moulded : 0) +
     (madeFor(facts, laid) ? 0 : COSTS.otherFeet)
-  const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights))
+  const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights, reshapeToe))
   // Spelt out: thousands are made for one table. What is only read of a few is worked out when it is read.
   return {
     label: facts.label,
     facts,
     possible,
     openBy,
+    reshapeToe,
     heelLeft,
     heelToCut,
     heelBehind,
@@ -131,10 +142,17 @@ const heelCost = ({ heelLeft }: Pick<SizeOnFoot, 'heelLeft'>, weights: Weighed):
 type OnFoot = Omit<SizeOnFoot, 'nails' | 'verdicts'>
 
 /** What speaks for a size and against it, in words. */
-function reasonsFor(on: OnFoot, nails: readonly Nail[], laid: LaidFoot, weights: Weighed): Told[] {
+function reasonsFor(
+  on: OnFoot,
+  nails: readonly Nail[],
+  laid: LaidFoot,
+  weights: Weighed,
+  reshapeToe: number,
+): Told[] {
   return [
     ...(madeFor(on.facts, laid) ? [] : [told`Shaped for ${on.facts.feet} feet.`]),
     outlineReason(on),
+    ...toeReasons(on.facts, reshapeToe),
     ...heelReasons(on, weights),
     ...(bends(on.facts.kind) ? holeReasons(nails) : mouldedReasons(weights)),
   ]
@@ -161,6 +179,17 @@ function outlineReason({ facts, openBy }: OnFoot): Told {
   return openBy > 0
     ? told`Too narrow by ${length(by)}, and moulded: it cannot be bent.`
     : told`Too wide by ${length(by)}: its crease begins ${length(creaseFrom(facts))} from the rim, and no saw goes into it.`
+}
+
+/** A toe is reshaped only where it is off by more than this across the toe quarters, mm (common practice, no source). */
+const TOE_OFF = 3
+
+function toeReasons({ kind }: SizeFacts, off: number): Told[] {
+  const by = Math.abs(off)
+  if (by < TOE_OFF) return []
+  const rounder = off > 0 ? 'rounder' : 'more pointed'
+  if (!bends(kind)) return [told`Its toe is ${length(by)} ${rounder} across the toe quarters, and stays so.`]
+  return [told`${off > 0 ? 'Point' : 'Round'} its toe: ${length(by)} ${rounder} across the toe quarters.`]
 }
 
 /** A heel nearer to where it should end than this is there, mm. */

@@ -331,6 +331,36 @@ describe('sizes ranked for a foot', () => {
     expect(inMm(of(133).reasons[0]!)).toMatch(/trim it outside, never into the crease/)
   })
 
+  it('says how the toe is to be reshaped: pointed where the foot is, rounded where the foot is broad', () => {
+    const of = (toeShape: number, more = {}) =>
+      rankSizes({ ...FIVE_BY_FIVE, toeShape }, 'general', [sizeOf(303, more)])[0]!
+    expect(Math.abs(of(2).reshapeToe)).toBeLessThan(1.5)
+    const [pointed, broad] = [of(1.7), of(2.4)]
+    expect(pointed.reshapeToe).toBeGreaterThan(3)
+    expect(broad.reshapeToe).toBeLessThan(-3)
+    expect(pointed.reasons.map(inMm).join(' ')).toMatch(/Point its toe: \d+(\.\d)? mm rounder/)
+    expect(broad.reasons.map(inMm).join(' ')).toMatch(/Round its toe/)
+    expect(pointed.cost).toBeGreaterThan(of(2).cost)
+    // A hind shoe is more pointed: less of it is left to do on a pointed foot.
+    expect(of(1.7, { feet: 'hind' }).reshapeToe).toBeLessThan(pointed.reshapeToe - 1)
+    expect(of(1.7, { kind: 'polymer' }).reasons.map(inMm).join(' ')).toMatch(/stays so/)
+  })
+
+  it('lets accepted advice weigh, and says so', () => {
+    expect(weighed({ advice: ['mud-herd-fit'] }).againstLong[0]).toMatch(/advice accepted/)
+    expect(weighed({ advice: ['thin-wall-clips'] }).nails).toBeGreaterThan(1)
+    const first = (advice: string[]) =>
+      rankSizes(
+        FIVE_BY_FIVE,
+        'general',
+        [sizeOf(303, { width: 126 }), sizeOf(303, { kind: 'polymer', label: 'gives', width: 127.5 })],
+        { advice },
+      )[0]!
+    expect(first([]).label).toBe('S303')
+    expect(first(['polymer-rim']).label).toBe('gives')
+    expect(first(['polymer-rim']).reasons.map(inMm).join(' ')).toMatch(/asked for by a sole/)
+  })
+
   it('weighs what the horse does, and what the farrier says over it', () => {
     expect(weighed({}).longHeels).toBe(1)
     expect(weighed({ work: 'racing' }).longHeels).toBe(3)

@@ -229,6 +229,7 @@ describe('the plan of a moulded shoe', () => {
     const narrow = nearly(127, 2, { web: 14 })
     expect(codes(plan(narrow))).toContain('moulded-buckles')
     expect(codes(plan(narrow, { rest: 'clear of the sole' }))).not.toContain('moulded-buckles')
+    expect(codes(plan(nearly(127, 2, { web: 14, kind: 'plate-cored' })))).not.toContain('moulded-buckles')
   })
 
   it('covers as much sole as the web reaches past wall and white line', () => {

@@ -15,6 +15,9 @@ export const rankedSchema = z
           label: z.string(),
           facts: sizeFactsSchema.loose(),
           possible: z.boolean().describe('can be shaped to this foot and nailed on it'),
+          reshapeToe: mm.describe(
+            'its toe is rounder than the foot’s by so much across the toe quarters; minus more pointed',
+          ),
           openBy: mm.describe('wider than it lies in the box, mm; minus closes'),
           heelLeft: both.describe('beyond where the fit ends, mm; minus falls short'),
           heelToCut: both,

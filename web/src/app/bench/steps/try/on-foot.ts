@@ -148,7 +148,7 @@ export class OnFoot {
       ...(toeOff !== undefined && { toeOff }),
       ...this.eyes(),
     }
-    return fitChecks(seen, this.trying.plan()!.foot.length)
+    return fitChecks(seen, this.trying.plan()!.foot)
   })
 
   /** A second tap takes back what was said. */

@@ -109,11 +109,19 @@ export class Trying {
     effect(() => {
       if (this.lookers() === 0) return
       const asked = this.asked()
-      if (!('target' in asked)) return untracked(() => this.tried.set(asked))
+      // Looked at again after another step it is what it was, with the bends that were made.
+      if (asked === this.answered) return
+      if (!('target' in asked)) return untracked(() => this.settleOn(asked, asked))
       void this.planner.plan(asked).then((tried) => {
-        if (untracked(this.asked) === asked) this.tried.set(tried)
+        if (untracked(this.asked) === asked) this.settleOn(asked, tried)
       })
     })
+  }
+
+  private answered: AskedBends | Tried | undefined
+  private settleOn(asked: AskedBends | Tried, tried: Tried): void {
+    this.answered = asked
+    this.tried.set(tried)
   }
 
   /** A screen looks at what is planned; told again when it looks away. */
