@@ -109,14 +109,14 @@ function search(
 ): Bend[] {
   const weights = weighing(target, laidOn(target, line), branches)
   let best: Tried = { bends: [], off: before }
-  if (before <= aim && before + noise * DOUBT <= tolerance) return []
   let sets: readonly PlaceSet[] = [{ places: [], left: weights.all }]
   for (let count = 1; count <= MOST_BENDS; count++) {
+    if (best.off <= aim && best.off + noise * DOUBT <= tolerance) break
     const more = withOneMore(weights, sets)
     const nearest = more[0]
     if (!nearest) break
     const certain = certainty(sets[0]!.left, nearest.left, count)
-    if (best.off <= aim && (certain < CLEAR || best.off + noise * DOUBT <= tolerance)) break
+    if (best.off <= aim && certain < CLEAR) break
     if (best.off <= tolerance * SURE && certain < NOTICED) break
     if (best.off <= tolerance && certain < NOISE) break
     const tried = tryOut(

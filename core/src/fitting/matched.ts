@@ -24,6 +24,8 @@ export interface Target {
   line: Centreline
   points: Vec[]
   ways: Vec[]
+  /** How its samples answer to a shift across and along: the same wherever a line lies. */
+  shifts: readonly [Float64Array, Float64Array]
 }
 
 /** A line made ready to be compared with. */
@@ -35,7 +37,8 @@ export function targetOf(line: Centreline): Target {
     const long = Math.hypot(after[0] - before[0], after[1] - before[1]) || 1
     return [(after[0] - before[0]) / long, (after[1] - before[1]) / long]
   })
-  return { line, points: [...even.points], ways }
+  const shifts = [column(ways, ALL_ALIKE, NOWHERE), column(ways, NOWHERE, ALL_ALIKE)] as const
+  return { line, points: [...even.points], ways, shifts }
 }
 
 /**
@@ -52,43 +55,59 @@ export function sampled(line: Centreline): Centreline {
   return { points, stations, toe: line.toe }
 }
 
-/** How each sample answers to a turn, to shifts, and to a bend of one degree at a place; across and along the target. */
-function column(target: Target, moves: (i: number) => Vec): Float64Array {
+/**
+ * How each sample answers to a move of its own, across and along the target. Plain numbers into one list: it runs for every
+ * place of every try.
+ *
+ * @param x how each sample moves, mm
+ */
+function column(ways: readonly Vec[], x: Float64Array, y: Float64Array): Float64Array {
   const found = new Float64Array(2 * SAMPLES)
   for (let i = 0; i < SAMPLES; i++) {
-    const [x, y] = moves(i)
-    const [a, b] = target.ways[i]!
-    found[2 * i] = x * b - y * a
-    found[2 * i + 1] = (x * a + y * b) * ALONG
+    const way = ways[i]!
+    found[2 * i] = x[i]! * way[1] - y[i]! * way[0]
+    found[2 * i + 1] = (x[i]! * way[0] + y[i]! * way[1]) * ALONG
   }
   return found
 }
 
-const rigidColumns = (target: Target, line: Centreline): Float64Array[] => [
-  column(target, (i) => [-line.points[i]![1], line.points[i]![0]]),
-  column(target, () => [1, 0]),
-  column(target, () => [0, 1]),
-]
+const NOWHERE = new Float64Array(SAMPLES)
+const ALL_ALIKE = new Float64Array(SAMPLES).fill(1)
+
+/** A turn about the origin, and the two shifts. */
+function rigidColumns({ ways, shifts }: Target, { points }: Centreline): Float64Array[] {
+  const [x, y] = [new Float64Array(SAMPLES), new Float64Array(SAMPLES)]
+  for (let i = 0; i < SAMPLES; i++) {
+    x[i] = -points[i]![1]
+    y[i] = points[i]![0]
+  }
+  return [column(ways, x, y), ...shifts]
+}
 
 /** What a radian of a bend does to each sample; the samples of a line lie at its stations. */
 export function bendColumn(target: Target, line: Centreline, branch: Half, fromToe: number): Float64Array {
   const station = stationOf(line, branch, fromToe)
   const pivot = pointAt(line, station)
   const sign = turnOf(line.points, branch)
-  return column(target, (i) => {
+  const [x, y] = [new Float64Array(SAMPLES), new Float64Array(SAMPLES)]
+  for (let i = 0; i < SAMPLES; i++) {
     const behind = branch === 'lateral' ? line.stations[i]! < station : line.stations[i]! > station
-    if (!behind) return [0, 0]
-    const [x, y] = line.points[i]!
-    return [-(y - pivot[1]) * sign, (x - pivot[0]) * sign]
-  })
+    if (!behind) continue
+    x[i] = -(line.points[i]![1] - pivot[1]) * sign
+    y[i] = (line.points[i]![0] - pivot[0]) * sign
+  }
+  return column(target.ways, x, y)
 }
 
 /** What is wanting from each sample to its place on the target. */
-export const wanting = (target: Target, line: Centreline): Float64Array =>
-  column(target, (i) => [
-    target.points[i]![0] - line.points[i]![0],
-    target.points[i]![1] - line.points[i]![1],
-  ])
+export function wanting({ points, ways }: Target, line: Centreline): Float64Array {
+  const [x, y] = [new Float64Array(SAMPLES), new Float64Array(SAMPLES)]
+  for (let i = 0; i < SAMPLES; i++) {
+    x[i] = points[i]![0] - line.points[i]![0]
+    y[i] = points[i]![1] - line.points[i]![1]
+  }
+  return column(ways, x, y)
+}
 
 /** The sum of two columns' products. */
 export const product = (a: Float64Array, b: Float64Array): number => {

@@ -19,7 +19,7 @@ export const placed = ({ points, tangents }: Track, { x, y, turn }: Placement): 
     tangents.map((way) => rotated(way, turn)),
   )
 
-/** As it is moved by hand from where it lay: degrees turned, plus with the clock on the inner side of the toe. */
+/** As it is moved by hand from where it lay: degrees turned, plus brings the toe to the inner side. */
 export const movedBy = (at: Placement, { across = 0, forward = 0, turn = 0 }: Moved): Placement => ({
   x: at.x + across,
   y: at.y + forward,
@@ -91,7 +91,7 @@ function newtonStep(looked: readonly Vec[], wanted: Track, at: Placement): Tripl
 
 type Triple = [number, number, number]
 
-/** Three equations with three unknowns, by determinants. */
+/** Three equations with three unknowns, by determinants: a library of matrices would be fetched by every screen for these. */
 function solved([a, b, c]: readonly [Triple, Triple, Triple], [p, q, r]: Triple): Triple {
   const det = (u: Triple, v: Triple, w: Triple): number =>
     u[0] * (v[1] * w[2] - v[2] * w[1]) -

@@ -11,6 +11,7 @@ import {
 import {
   checkSize,
   describeProblem,
+  lengthFromSold,
   parseLength,
   bends,
   SIZE_CLIPS,
@@ -42,7 +43,7 @@ const NEW: Omit<Size, 'id' | 'version'> = {
   archived: false,
 }
 
-type LengthKey = 'web' | 'thickness' | 'length' | 'width' | 'crease'
+type LengthKey = 'web' | 'thickness' | 'length' | 'width' | 'toeToHeels' | 'crease'
 type NumberKey = 'weight' | 'price' | 'onVan' | 'keepOnVan'
 
 const LENGTHS: readonly { key: LengthKey; label: string; where: string }[] = [
@@ -50,6 +51,11 @@ const LENGTHS: readonly { key: LengthKey; label: string; where: string }[] = [
   { key: 'thickness', label: 'Thickness', where: 'From the foot to the ground.' },
   { key: 'length', label: 'Length', where: 'Along the middle of the web, heel to heel round the toe.' },
   { key: 'width', label: 'Width', where: 'Outside, at its widest, as it comes. May stay empty.' },
+  {
+    key: 'toeToHeels',
+    label: 'Toe to heels',
+    where: 'As it comes. With the width it stands in for a length nobody measured.',
+  },
   {
     key: 'crease',
     label: 'Crease from the rim',
@@ -255,6 +261,7 @@ export class SizeDialog {
       ...{ range, label, web: this.text.bare(web), thickness: this.text.bare(thickness) },
       ...{ length: this.text.bare(length), width: width === undefined ? '' : this.text.bare(width) },
       crease: crease === undefined ? '' : this.text.bare(crease),
+      toeToHeels: '',
       ...{ lateral: holeText(holes.lateral, style), medial: holeText(holes.medial, style) },
       ...{
         weight: String(weight ?? ''),
@@ -297,7 +304,7 @@ export class SizeDialog {
   private read(): { size: Size; wrong: string[] } {
     const [typed, wrong] = [this.typed(), [] as string[]]
     const length = (key: LengthKey): number | undefined => {
-      if (typed[key] === this.before[key]) return this.start[key]
+      if (key !== 'toeToHeels' && typed[key] === this.before[key]) return this.start[key]
       if (typed[key].trim() === '') return undefined
       const read = parseLength(typed[key], this.text.style().unit)
       if (read.ok) return Number(read.mm.toFixed(3))
@@ -327,17 +334,25 @@ export class SizeDialog {
       bends(this.kindOf()) ? undefined : length('crease'),
       number('weight'),
     ]
+    const feet = this.feetOf()
+    const toeToHeels = length('toeToHeels')
+    // What was measured stands before what is worked out.
+    const derived =
+      long === undefined && width !== undefined && web !== undefined && toeToHeels !== undefined
+        ? Number(lengthFromSold({ feet, web, width, toeToHeels }).toFixed(3))
+        : undefined
     for (const [label, value] of [
       ['Web', web],
       ['Thickness', thickness],
-      ['Length', long],
+      ['Length, or width and toe to heels,', long ?? derived],
     ] as const)
       if (value === undefined && wrong.length === 0) wrong.push(`${label} is needed`)
     const size: Size = {
       ...{ id: this.id, version: this.data.size?.version ?? 0, archived: false },
       ...{ range: typed.range.trim(), label: typed.label.trim(), kind: this.kindOf(), feet: this.feetOf() },
-      ...{ web: web ?? 0, thickness: thickness ?? 0, length: long ?? 0 },
-      lengthDerived: this.start.lengthDerived && typed.length === this.before.length,
+      ...{ web: web ?? 0, thickness: thickness ?? 0, length: long ?? derived ?? 0 },
+      lengthDerived:
+        derived !== undefined || (this.start.lengthDerived && typed.length === this.before.length),
       holes: { lateral: holes('lateral'), medial: holes('medial') },
       ...(width !== undefined && { width }),
       ...(weight !== undefined && { weight }),

@@ -48,6 +48,13 @@ const RIGHT = 0.8
                 <li>{{ words }}</li>
               }
             </ul>
+            <div
+              class="chart low"
+              echarts
+              [options]="firsts()"
+              role="img"
+              aria-label="How far the heels of first shapes had to go, outer and inner branch"
+            ></div>
           </section>
           <section>
             <h3>Minutes a shoe</h3>
@@ -89,6 +96,9 @@ const RIGHT = 0.8
     }
     .chart {
       height: 190px;
+    }
+    .low {
+      height: 110px;
     }
   `,
 })
@@ -139,6 +149,47 @@ export class TriesView {
       const sure = spread === undefined ? '' : `, give or take ${this.text.slight(spread)}`
       return `${whose} branch: its heel ${off}${sure}, over ${shoes} ${shoes === 1 ? 'shoe' : 'shoes'}.`
     })
+  })
+
+  /** How far each heel had to go on the average, minus inward, with the spread as a line through its end. */
+  protected readonly firsts = computed(() => {
+    const ink = inkColours()
+    const first = this.over()?.first
+    const rows = (['medial', 'lateral'] as const).map((branch) => ({
+      name: branch === 'lateral' ? 'outer heel' : 'inner heel',
+      mean: first?.[branch].mean ?? 0,
+      spread: first?.[branch].spread ?? 0,
+    }))
+    const label = (value: number) => (value === 0 ? 'right' : this.text.slight(value))
+    return {
+      ...base(ink),
+      grid: { ...base(ink).grid, left: 30 },
+      xAxis: {
+        type: 'value' as const,
+        ...axis(ink),
+        axisLabel: { ...axis(ink).axisLabel, formatter: label },
+      },
+      yAxis: { type: 'category' as const, data: rows.map(({ name }) => name), ...axis(ink) },
+      series: [
+        {
+          type: 'bar' as const,
+          data: rows.map(({ mean }) => mean),
+          itemStyle: { color: ink.construct },
+          barMaxWidth: 14,
+          silent: true,
+        },
+        ...rows.map(({ name, mean, spread }) => ({
+          type: 'line' as const,
+          data: [
+            [mean - spread, name],
+            [mean + spread, name],
+          ],
+          symbol: 'none',
+          lineStyle: { color: ink.ember, width: 2 },
+          silent: true,
+        })),
+      ],
+    }
   })
 
   protected readonly timed = computed(() =>
