@@ -11,8 +11,8 @@ export {
   type ToldBendPlan,
 } from './fitting/plan-bends'
 export { TOLERANCE } from './fitting/bend-plan'
-export { tappedShape, TRY_PLACES, type SeenOff, type TryPlace } from './fitting/tapped-shape'
-export { centrelineOf } from './fitting/centreline'
+export { placesOnPattern, tappedShape, TRY_PLACES, type SeenOff, type TryPlace } from './fitting/tapped-shape'
+export { centrelineOf, type Centreline } from './fitting/centreline'
 export { centrelineOfPlan } from './fitting/place-words'
 export { fitChecks, type FitCheck, type SeenOnFoot } from './fitting/fit-checks'
 export { soldCentreline } from './shoe/as-sold'

@@ -72,6 +72,9 @@ test.describe('a try-on', () => {
     await page.getByRole('button', { name: 'Make bend 1' }).tap()
     await page.getByRole('button', { name: 'Make bend 2' }).tap()
     await expect(page.getByRole('button', { name: 'All made' })).toBeDisabled()
+    // A thumb on the drawing says the same: it is wide there after all.
+    await page.getByRole('button', { name: 'Inner heel: wider' }).tap()
+    await expect(page.getByText('1/4" tight')).toHaveCount(1)
     // Tried again it is right: nothing was seen off, and nothing is asked for.
     await page.getByRole('button', { name: 'Another try: clear' }).tap()
     await expect(bends).toHaveCount(0)

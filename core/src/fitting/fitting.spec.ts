@@ -11,7 +11,7 @@ import { branchLength, centrelineOf, lineLength, pointAt, stationOf, type Centre
 import { likelyShape, measuresOf, shapeByPoints } from './likely-shape'
 import { centrelineOfPlan } from './place-words'
 import { planBends } from './plan-bends'
-import { tappedShape } from './tapped-shape'
+import { placesOnPattern, tappedShape } from './tapped-shape'
 import { walkedStations } from './walked-stations'
 
 const plan = planShoe(FIVE_BY_FIVE, PLAIN_SHOE)
@@ -352,6 +352,19 @@ describe('a shape as it was seen on the foot', () => {
     )
     expect(most).toBeCloseTo(4, 1)
     expect(Math.min(...wide.map(([x]) => x))).toBeLessThan(Math.min(...pattern.points.map(([x]) => x)) - 3)
+  })
+
+  it('is tapped on the pattern: three places a branch, outward away from the middle of the foot', () => {
+    const places = placesOnPattern(pattern)
+    expect(places.map(({ branch, place }) => `${branch} ${place}`)).toEqual([
+      ...['lateral toe quarter', 'lateral quarter', 'lateral heel'],
+      ...['medial toe quarter', 'medial quarter', 'medial heel'],
+    ])
+    for (const { branch, point, outward } of places) {
+      expect(Math.hypot(...outward)).toBeCloseTo(1, 9)
+      expect(point[0] * (branch === 'lateral' ? 1 : -1)).toBeGreaterThan(20)
+      expect(outward[0] * point[0] + outward[1] * point[1]).toBeGreaterThan(0)
+    }
   })
 
   it('has only the branch bent that was seen off', () => {

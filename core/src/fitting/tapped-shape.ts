@@ -1,7 +1,7 @@
 import { ease } from '../geometry/ease'
 import type { Vec } from '../geometry/vector'
 import type { Half } from '../terms/half'
-import { branchLength, handedness, type Centreline } from './centreline'
+import { branchLength, handedness, pointAt, stationOf, type Centreline } from './centreline'
 
 /** Places a farrier looks at when he holds a shoe to the foot, by the share of the branch ahead of them, toe to heel. */
 export const TRY_PLACES = [
@@ -17,6 +17,32 @@ export interface SeenOff {
   place: TryPlace
   by: number
 }
+
+/** A place on a branch of the pattern, and which way is outward there. */
+export interface PlaceOnPattern {
+  branch: Half
+  place: TryPlace
+  point: Vec
+  /** Of length 1. */
+  outward: Vec
+}
+
+/** Where the places lie that are looked at: a heel is told of a little before its end, where a thumb finds it. */
+export const placesOnPattern = (pattern: Centreline): PlaceOnPattern[] =>
+  (['lateral', 'medial'] as const).flatMap((branch) =>
+    TRY_PLACES.map(({ key, share }): PlaceOnPattern => {
+      const station = stationOf(pattern, branch, branchLength(pattern, branch) * Math.min(0.94, share))
+      const [before, after] = [pointAt(pattern, station - 1), pointAt(pattern, station + 1)]
+      const [x, y] = [after[0] - before[0], after[1] - before[1]]
+      const long = Math.hypot(x, y) || 1
+      const sign = handedness(pattern.points)
+      // Outward is to the right of the walk from the lateral to the medial heel.
+      return {
+        ...{ branch, place: key, point: pointAt(pattern, station) },
+        outward: [(sign * y) / long, (-sign * x) / long],
+      }
+    }),
+  )
 
 /**
  * The shape of a shoe that was held to the foot: its pattern, moved outward where it was seen wide and inward where tight,

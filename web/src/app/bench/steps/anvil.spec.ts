@@ -296,6 +296,21 @@ describe('a shoe tried on', () => {
     expect(view.text()).toMatch(/off now|leave it alone/)
   })
 
+  it('is tapped on the drawing where it is tight or wide', async () => {
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    expect(view.element.querySelectorAll('.tap-on')).toHaveLength(0)
+    await panel.press('On the foot')
+    await view.fixture.whenStable()
+    const taps = [...view.element.querySelectorAll('.tap-on')]
+    expect(taps).toHaveLength(12)
+    const inner = taps.find((one) => one.getAttribute('aria-label') === 'Inner heel: tighter')!
+    for (let i = 0; i < 2; i++) inner.dispatchEvent(new MouseEvent('click'))
+    await view.fixture.whenStable()
+    expect(panel.text()).toContain('1/4" tight')
+    expect(view.text()).toMatch(/inner branch/)
+  })
+
   it('is logged with the bends that were made, and begins anew', async () => {
     const panel = await show(TryPanel)
     const view = await show(BendsView)

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
 import type { Vec } from '@crescent/core'
-import type { ToldBend } from '@crescent/core/anvil'
+import { placesOnPattern, type Centreline, type ToldBend } from '@crescent/core/anvil'
 import { FigureText } from '../../../drawing/figure-text'
-import { boxOf, seen, soleView, svgPath } from '../../../drawing/svg-path'
+import { boxOf, seen, soleView, svgPath, type View } from '../../../drawing/svg-path'
 import { Trying } from './trying'
+
+/** What is tapped lies so far off the web, mm. */
+const AWAY = 10
 
 /** The shape on the anvil over its pattern, and the bends from toe to heel: one after the other, as they are made. */
 @Component({
@@ -12,12 +15,31 @@ import { Trying } from './trying'
   template: `
     @if (drawing(); as drawn) {
       <div class="two">
-        <svg [attr.viewBox]="drawn.box" role="img" [attr.aria-label]="label()">
+        <svg
+          [attr.viewBox]="drawn.box"
+          [attr.role]="drawn.taps.length > 0 ? 'group' : 'img'"
+          [attr.aria-label]="label()"
+        >
           <path class="pattern" [attr.d]="drawn.pattern" [attr.stroke-width]="drawn.web" />
           <path class="middle" [attr.d]="drawn.pattern" />
           @if (drawn.shape) {
             <path class="shape" [attr.d]="drawn.shape" [attr.stroke-width]="drawn.web" />
             <path class="now" [attr.d]="drawn.shape" />
+          }
+          @for (tap of drawn.taps; track tap.label) {
+            <g
+              class="tap-on"
+              role="button"
+              tabindex="0"
+              [attr.aria-label]="tap.label"
+              [attr.transform]="tap.at"
+              (click)="trying.nudge(tap.branch, tap.place, tap.way)"
+              (keydown.enter)="trying.nudge(tap.branch, tap.place, tap.way)"
+              (keydown.space)="$event.preventDefault(); trying.nudge(tap.branch, tap.place, tap.way)"
+            >
+              <circle r="7" />
+              <text text-anchor="middle" dy="3">{{ tap.way > 0 ? '+' : '−' }}</text>
+            </g>
           }
           @for (place of drawn.places; track $index) {
             <g [attr.transform]="place.at" [class.done]="place.done">
@@ -139,6 +161,22 @@ import { Trying } from './trying'
     circle {
       fill: var(--ink);
     }
+    .tap-on {
+      cursor: pointer;
+      outline: none;
+    }
+    .tap-on circle {
+      fill: var(--sheet);
+      stroke: var(--rule-strong);
+      stroke-width: 0.8;
+    }
+    .tap-on:focus-visible circle {
+      stroke: var(--ember);
+      stroke-width: 1.8;
+    }
+    .tap-on text {
+      fill: var(--ink);
+    }
     .done circle {
       fill: var(--good);
     }
@@ -226,17 +264,34 @@ export class BendsView {
   protected heel = ({ heelMoves }: ToldBend): string =>
     `${this.text.length(Math.abs(heelMoves))} ${heelMoves > 0 ? 'out' : 'in'}`
 
+  /** Beside each place of the pattern: outside to say that the shoe is wide there, inside that it is tight. */
+  private taps(pattern: Centreline, web: number, view: View) {
+    return placesOnPattern(pattern).flatMap(({ branch, place, point, outward }) =>
+      ([1, -1] as const).map((way) => {
+        const far = (web / 2 + AWAY) * way
+        const [x, y] = seen([point[0] + outward[0] * far, point[1] + outward[1] * far], view)
+        const label = `${branch === 'lateral' ? 'Outer' : 'Inner'} ${place}: ${way > 0 ? 'wider' : 'tighter'}`
+        return {
+          ...{ branch, place, way, label },
+          at: `translate(${x.toFixed(1)} ${y.toFixed(1)})`,
+        }
+      }),
+    )
+  }
+
   protected readonly drawing = computed(() => {
     const [plan, pattern, bends] = [this.trying.plan(), this.trying.pattern(), this.trying.tried().plan]
     if (!plan || !pattern) return undefined
     const view = soleView(this.trying.side(), plan.foot.widestFromToe)
     const shape = bends?.laid[Math.min(this.trying.made(), bends.laid.length - 1)]
     const web = plan.section.width
+    const eye = this.trying.anvil().by === 'eye' && !this.trying.moulded()
     // Every step in one frame, so that nothing jumps while it is stepped through.
     const all: readonly Vec[] = [...pattern.points, ...(bends?.laid.flat() ?? [])]
     return {
       web,
-      box: boxOf(all, view, web / 2 + 5),
+      box: boxOf(all, view, web / 2 + (eye ? AWAY + 9 : 5)),
+      taps: eye ? this.taps(pattern, web, view) : [],
       pattern: svgPath(pattern.points, view),
       shape: shape ? svgPath(shape, view) : '',
       places: (bends?.bends ?? []).map(({ branch, fromToe }, i) => {

@@ -201,20 +201,10 @@ export class TryPanel {
     this.trying.put(value === undefined ? { ...rest, [key]: undefined } : { ...rest, [key]: value }, key)
   }
 
-  protected offOf = (branch: Half, place: TryPlace): number =>
-    this.trying.anvil().seen.find((one) => one.branch === branch && one.place === place)?.by ?? 0
-
-  protected offWords(branch: Half, place: TryPlace): string {
-    const by = this.offOf(branch, place)
-    return by === 0 ? 'right' : `${this.text.length(Math.abs(by))} ${by > 0 ? 'wide' : 'tight'}`
-  }
+  protected offOf = (branch: Half, place: TryPlace): number => this.trying.offAt(branch, place)
+  protected offWords = (branch: Half, place: TryPlace): string => this.trying.offWords(branch, place)
 
   /** By a division of the rule. */
-  protected nudge(branch: Half, place: TryPlace, way: 1 | -1): void {
-    const by = this.offOf(branch, place) + way * this.text.step('length') * 2
-    if (Math.abs(by) <= MOST_OFF) this.trying.seen({ branch, place, by })
-  }
+  protected nudge = (branch: Half, place: TryPlace, way: 1 | -1): void =>
+    this.trying.nudge(branch, place, way)
 }
-
-/** Further off than this it is another shoe, mm. */
-const MOST_OFF = 30

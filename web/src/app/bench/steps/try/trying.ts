@@ -9,7 +9,9 @@ import {
   tappedShape,
   type AnvilShape,
   type SeenOff,
+  type TryPlace,
 } from '@crescent/core/anvil'
+import type { Half } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
 import { footInput, type AnvilDraft } from '../../../state/bench/draft'
@@ -19,6 +21,9 @@ import type { AskedBends, Tried } from './tried-bends'
 
 /** Nothing was measured or seen of the shoe yet. */
 const UNTRIED: AnvilDraft = { by: 'tape', seen: [] }
+
+/** Further off than this it is another shoe, mm. */
+const MOST_OFF = 30
 
 /** The shape on the anvil as it was told, and the bends that bring it to its pattern. */
 @Injectable({ providedIn: 'root' })
@@ -153,6 +158,20 @@ export class Trying {
     )
     this.put({ seen: Math.abs(off.by) < 0.01 ? others : [...others, off] }, 'seen')
     this.settle()
+  }
+
+  offAt = (branch: Half, place: TryPlace): number =>
+    this.anvil().seen.find((one) => one.branch === branch && one.place === place)?.by ?? 0
+
+  offWords(branch: Half, place: TryPlace): string {
+    const by = this.offAt(branch, place)
+    return by === 0 ? 'right' : `${this.text.length(Math.abs(by))} ${by > 0 ? 'wide' : 'tight'}`
+  }
+
+  /** Two divisions of the rule wider or tighter at a place. */
+  nudge(branch: Half, place: TryPlace, way: 1 | -1): void {
+    const by = this.offAt(branch, place) + way * this.text.step('length') * 2
+    if (Math.abs(by) <= MOST_OFF) this.seen({ branch, place, by })
   }
 
   clear(): void {
