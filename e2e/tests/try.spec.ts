@@ -48,6 +48,8 @@ test.describe('a try-on', () => {
     // Measured as it should be, it is left alone.
     await page.getByRole('button', { name: 'Another try: clear' }).click()
     await expect(page.getByText(/When it is right it measures/)).toBeVisible()
+    await page.getByRole('button', { name: 'It fits: log it' }).click()
+    await expect(page.getByTestId('tries')).toContainText('nothing bent; it fits')
   })
 
   test('on the foot, by touch on a phone: tight at both heels is opened until it is right', async ({

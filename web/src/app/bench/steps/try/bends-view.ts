@@ -70,6 +70,11 @@ const AWAY = 10
                 </li>
               }
             </ol>
+            @if (trying.anvil().by === 'eye') {
+              <p class="muted">
+                Between the places that were tapped it is taken to run evenly: one place more makes it surer.
+              </p>
+            }
             @for (note of plan.notes; track $index) {
               <p class="muted">{{ text.told(note) }}</p>
             }
