@@ -106,6 +106,8 @@ function furthest(line: Centreline): number {
     })
     if (step < 60) continue
     most = Math.min(most, Math.max(...off))
+    // Where it lies within tolerance already, there is nothing left to look for.
+    if (most < TOLERANCE) return most
     const sum = off.reduce((total, one, i) => total + weights[i]! * one, 0)
     weights = weights.map((weight, i) => (weight * off[i]! * points.length) / Math.max(sum, 1e-9) + 1e-6)
   }
