@@ -12,6 +12,7 @@ export {
 } from './fitting/plan-bends'
 export { TOLERANCE } from './fitting/bend-plan'
 export { placesOnPattern, tappedShape, TRY_PLACES, type SeenOff, type TryPlace } from './fitting/tapped-shape'
+export { straightBar } from './fitting/first-shaping'
 export { centrelineOf, type Centreline } from './fitting/centreline'
 export { centrelineOfPlan } from './fitting/place-words'
 export { fitChecks, type FitCheck, type SeenOnFoot } from './fitting/fit-checks'

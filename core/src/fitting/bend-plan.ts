@@ -1,6 +1,7 @@
 import type { Half } from '../terms/half'
 import { bent, heelMoves, type Bend } from './bend'
-import type { Centreline } from './centreline'
+import { handedness, type Centreline } from './centreline'
+import { isShaping, shapingBends } from './first-shaping'
 import { BOTH, goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
 import { asLongAs, bestAngles, furthestOff, laidOn, sampled, SAMPLES, targetOf, type Target } from './matched'
 
@@ -75,12 +76,17 @@ export function bendPlan(
   tolerance = TOLERANCE,
   branches = BOTH,
 ): BendPlan {
+  if (handedness(pattern.points) < 0)
+    return mirrored(bendPlan(inMirror(pattern), inMirror(shape), tolerance, branches))
   const target = targetOf(pattern)
   const told = asLongAs(shape, pattern)
   const start = laidOn(target, sampled(told))
   const { off: before, noise } = furthestOff(target, start)
   const aim = aimOf(tolerance, noise)
-  const chosen = search(target, sampled(told), { tolerance, aim, noise, before }, branches)
+  const even = sampled(told)
+  const chosen = isShaping(target, even)
+    ? shaped(target, even, aim)
+    : search(target, even, { tolerance, aim, noise, before }, branches)
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
@@ -91,6 +97,39 @@ export function bendPlan(
 interface Tried {
   bends: Bend[]
   off: number
+}
+
+/** As the other foot is drawn. A straight bar tells by itself which way it will run only in the foot's own frame. */
+const inMirror = (line: Centreline): Centreline => ({ ...line, points: flipped(line.points) })
+
+const flipped = (points: Centreline['points']): Centreline['points'] =>
+  points.map(([x, y]): [number, number] => [-x, y])
+
+const mirrored = (plan: BendPlan): BendPlan => ({
+  ...plan,
+  shapes: plan.shapes.map(flipped),
+  laid: plan.laid.map(flipped),
+})
+
+/** A straight bar is turned in so many bends at most: between more of them the horn does the rest. */
+const MOST_SHAPING = 16
+
+/** So many times what is aimed at is far. */
+const FAR = 6
+
+/** The fewest bends that bring a shape to its pattern which is far from it: a bar that is turned for the first time. */
+function shaped(target: Target, line: Centreline, aim: number): Bend[] {
+  let best: Tried = { bends: [], off: Infinity }
+  for (let count = 1; count <= MOST_SHAPING && best.off > aim; count++) {
+    const begun = shapingBends(target, line, count)
+    const asBegun = furthestOff(target, laidOn(target, begun.reduce(bent, line))).off
+    // What is nowhere near before its angles are settled is not near after.
+    if (asBegun > aim * FAR && count < MOST_SHAPING) continue
+    const { bends, line: now } = bestAngles(target, line, begun)
+    const { off } = furthestOff(target, now)
+    if (off < best.off) best = { bends, off }
+  }
+  return best.bends
 }
 
 /** How near a shape is to come, what is off and how far single points scatter, mm. */

@@ -37,11 +37,15 @@ export function pointAt({ points, stations }: Centreline, station: number): Vec 
   return mix(points[high - 1]!, points[high]!, to > from ? (station - from) / (to - from) : 0)
 }
 
-/** Which way round the line runs: 1 counter-clockwise, as in the foot's frame, -1 as in a mirror. */
+/** A line that bows by less than this, as a share of its length squared, is a straight bar. */
+const STRAIGHT = 0.01
+
+/** Which way round the line runs: 1 counter-clockwise, as in the foot's frame and as a straight bar will, -1 as in a mirror. */
 export function handedness(points: readonly Vec[]): 1 | -1 {
   const area = points.reduce((sum, [x, y], i) => {
     const [a, b] = points[(i + 1) % points.length]!
     return sum + x * b - y * a
   }, 0)
-  return area >= 0 ? 1 : -1
+  const long = points.reduce((sum, point, i) => (i === 0 ? 0 : sum + distance(points[i - 1]!, point)), 0)
+  return area >= -STRAIGHT * long * long ? 1 : -1
 }

@@ -159,9 +159,28 @@ export function withoutRigid(
 /** Steps smaller than these are none: radians and mm. */
 const NEAR = { turn: 2e-5, shift: 1e-3 }
 
+/** A line turned and shifted as a whole, however it lay: middle to middle, every sample counting alike. */
+function turnedOnto({ points }: Target, line: Centreline): Centreline {
+  const middle = (of: readonly Vec[]): Vec => [
+    of.reduce((sum, [x]) => sum + x, 0) / SAMPLES,
+    of.reduce((sum, [, y]) => sum + y, 0) / SAMPLES,
+  ]
+  const [p, q] = [middle(line.points), middle(points)]
+  let [sine, cosine] = [0, 0]
+  for (let i = 0; i < SAMPLES; i++) {
+    const [a, b] = [line.points[i]![0] - p[0], line.points[i]![1] - p[1]]
+    const [c, d] = [points[i]![0] - q[0], points[i]![1] - q[1]]
+    sine += a * d - b * c
+    cosine += a * c + b * d
+  }
+  const turn = Math.atan2(sine, cosine)
+  const [x, y] = rotated(p, turn)
+  return { ...line, points: line.points.map((point) => moved(point, { turn, x: q[0] - x, y: q[1] - y })) }
+}
+
 /** Turns and shifts a line so that it lies best on its target; a few steps, since a turn is no straight line. */
 export function laidOn(target: Target, line: Centreline): Centreline {
-  let at = line
+  let at = turnedOnto(target, line)
   for (let i = 0; i < 6; i++) {
     const [turn, x, y] = leastSquares(rigidColumns(target, at), wanting(target, at)) as [
       number,
@@ -174,14 +193,18 @@ export function laidOn(target: Target, line: Centreline): Centreline {
   return at
 }
 
-/** The angles of bends at given places that bring a line nearest to its target, degrees; and the line with them, laid on it. */
+/**
+ * The angles of bends at given places that bring a line nearest to its target, degrees; and the line with them, laid on it.
+ *
+ * @param places with the angle to begin from, where it is far from none
+ */
 export function bestAngles(
   target: Target,
   line: Centreline,
-  places: readonly Pick<Bend, 'branch' | 'fromToe'>[],
+  places: readonly (Pick<Bend, 'branch' | 'fromToe'> & Partial<Pick<Bend, 'angle'>>)[],
 ): { bends: Bend[]; line: Centreline } {
-  const bends = places.map((place): Bend => ({ ...place, angle: 0 }))
-  let now = laidOn(target, line)
+  const bends = places.map(({ angle = 0, ...place }): Bend => ({ ...place, angle }))
+  let now = laidOn(target, bends.reduce(bent, line))
   for (let step = 0; step < 5 && bends.length > 0; step++) {
     const columns = places.map(({ branch, fromToe }) => bendColumn(target, now, branch, fromToe))
     const more = leastSquares([...columns, ...rigidColumns(target, now)], wanting(target, now))

@@ -163,6 +163,17 @@ describe('TryPanel and BendsView', () => {
     expect(bends()).toHaveLength(0)
   })
 
+  it('plans the first shaping of a bar that is straight', async () => {
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    await panel.press('From the bar')
+    await view.fixture.whenStable()
+    const bends = [...view.element.querySelectorAll('[data-testid=bends] li')]
+    expect(bends.length).toBeGreaterThan(5)
+    for (const bend of bends) expect(bend.textContent).toMatch(/Close [\d.]+°/)
+    expect(view.element.querySelector('.outcome')!.classList.contains('good')).toBe(true)
+  })
+
   it('plans the first shaping of a factory shoe from the box', async () => {
     const sizes = await show(SizePanel)
     await sizes.fixture.whenStable()

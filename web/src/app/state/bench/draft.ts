@@ -40,7 +40,7 @@ export interface FootDraft {
 
 /** What was measured of a shoe on the anvil, mm, and where it was seen off on the foot. */
 export interface AnvilDraft {
-  by: 'tape' | 'eye' | 'box' | 'points'
+  by: 'tape' | 'eye' | 'box' | 'bar' | 'points'
   width?: number
   heelWidth?: number
   length?: number

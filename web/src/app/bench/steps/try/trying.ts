@@ -6,6 +6,7 @@ import {
   measuresOf,
   readPoints,
   soldCentreline,
+  straightBar,
   tappedShape,
   type AnvilShape,
   type SeenOff,
@@ -66,6 +67,7 @@ export class Trying {
     const { by, seen } = this.anvil()
     const { width, heelWidth, length } = this.anvil()
     if (by === 'box') return this.fromBox()
+    if (by === 'bar') return !this.fromBox()
     if (by === 'points') return (this.anvil().points ?? '').trim() !== ''
     return by === 'eye' ? seen.length > 0 : [width, heelWidth, length].some((value) => value !== undefined)
   })
@@ -77,6 +79,7 @@ export class Trying {
     const { by, seen, points = '', width, heelWidth, length } = this.anvil()
     const stock = this.draft()?.shoe.stock
     if (by === 'box' && stock) return { points: soldCentreline(stock.facts).points }
+    if (by === 'bar') return { points: straightBar(pattern) }
     if (by === 'points') return readPoints(points, this.text.style().unit)
     if (by === 'eye') return { points: tappedShape(pattern, seen as SeenOff[]) }
     return {
