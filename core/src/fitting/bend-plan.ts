@@ -12,6 +12,8 @@ export interface BendPlan {
   /** The greatest distance off the pattern then, and before anything was done, mm. */
   residual: number
   before: number
+  /** By how much single points of the shape scatter about it, mm. */
+  noise: number
   /** From toe to heel. */
   bends: PlannedBend[]
   /** The shape after each bend, in its own frame. */
@@ -90,7 +92,7 @@ export function bendPlan(
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
-  return stepped(target, told, ordered, before, tolerance)
+  return { ...stepped(target, told, ordered, before, tolerance), noise }
 }
 
 /** A try: where it bends, and how far off that leaves it. */
@@ -205,7 +207,7 @@ function stepped(
   bends: readonly Bend[],
   before: number,
   tolerance: number,
-): BendPlan {
+): Omit<BendPlan, 'noise'> {
   const lines = [told]
   for (const bend of bends) lines.push(bent(lines[lines.length - 1]!, bend))
   const after = laidOn(target, sampled(lines[lines.length - 1]!))

@@ -39,3 +39,18 @@ describe('the checks of a fit', () => {
     expect(words(28)).toMatch(/^Outer heel ends 6 mm before the buttress/)
   })
 })
+
+describe('what is only seen of a shoe on the foot', () => {
+  const FOOT = { length: 130, bulbLine: 22 }
+
+  it('is right or not, with what to do; unsaid it is not told', () => {
+    expect(fitChecks({}, FOOT)).toEqual([])
+    const found = fitChecks({ safed: true, clipsFlush: false, nothingPast: false }, FOOT)
+    expect(found.map(({ key, right }) => [key, right])).toEqual([
+      ['safed', true],
+      ['clipsFlush', false],
+      ['nothingPast', false],
+    ])
+    expect(found[1]!.words).toMatch(/never hammer/)
+  })
+})

@@ -65,7 +65,7 @@ export function planBends(
       const place = placeInWords(bend, pattern, landmarks)
       return { ...bend, opens: bend.angle > 0, place, how: onTheHorn(bend, place) }
     }),
-    notes: [...notes, ...outcome(plan, tolerance)],
+    notes: [...notes, ...certainty(plan), ...outcome(plan, tolerance)],
   }
 }
 
@@ -111,6 +111,16 @@ function shapeOf(shape: AnvilShape, pattern: Centreline, web: number): { line: C
 
 const lengthNote = (longer: number): Told =>
   told`The shape is ${length(Math.abs(longer))} ${longer > 0 ? 'longer' : 'shorter'} along the bar than its pattern: no bend changes that. ${longer > 0 ? 'Cut the heels, or take a smaller size.' : 'Another cut or a larger size is needed.'}`
+
+/** Points that scatter by less than this lie as well as a pencil draws, mm. */
+const DRAWN = 0.2
+
+const certainty = ({ noise }: BendPlan): Told[] =>
+  noise < DRAWN
+    ? []
+    : [
+        told`The points scatter by ${length(noise, 'fine')} either way: how far it is off is no surer than that.`,
+      ]
 
 function outcome({ within, residual, bends, before }: BendPlan, tolerance: number): Told[] {
   if (within && bends.length === 0)

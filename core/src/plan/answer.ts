@@ -32,7 +32,6 @@ import type { Fit } from '../shoe/fit'
 import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
-import { ownHold } from './own-pieces'
 import { mouldedPlan, type MouldedPlan } from './of-moulded'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
@@ -145,7 +144,7 @@ const planned = (
   )
 
 function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | undefined): Caution[] {
-  const { chosen, context, outline, rims, plain, moulded: _rims, ...known } = cut
+  const { chosen, own, context, outline, rims, plain, moulded: _rims, ...known } = cut
   return collectCautions({
     ...{ ...known, outline, rims },
     ...(laid && { moulded: laid }),
@@ -153,7 +152,10 @@ function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | 
     cover: rims === plain ? [] : coverOf(outline, rims.outer),
     chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
     together: warningsOf(chosen),
-    heldByClips: chosen.reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), ownHold(cut)),
+    heldByClips: [...own, ...chosen].reduce(
+      (sum, { modification }) => sum + (modification.holdsLike ?? 0),
+      0,
+    ),
   })
 }
 

@@ -1,25 +1,29 @@
 import { buildBar, type SectionCut } from '../modifications/build'
 import type { ShoePart } from '../modifications/modification'
+import type { Chosen } from '../modifications/resolve'
 import type { Profile } from '../shoe/profile'
 import type { Laid } from './lay'
-import { ownPieces } from './own-pieces'
+import { ownOf } from './own'
 
 /** The shoe as it is forged: its sections, the bar they take, the pieces beside it. */
 export interface Built extends Laid {
   profile: Profile
   cuts: SectionCut[]
   parts: ShoePart[]
+  /** Clips and crease that a factory shoe comes with. */
+  own: readonly Chosen[]
 }
 
 /** Forges the sections along the rims, and the pieces beside them. */
 export function buildShoe(laid: Laid): Built {
   const { chosen, context } = laid
+  const own = ownOf(laid)
   return {
     ...laid,
+    own,
     ...buildBar(chosen, context),
-    parts: [
-      ...ownPieces(laid),
-      ...chosen.flatMap(({ modification, values }) => modification.parts?.(context, values) ?? []),
-    ],
+    parts: [...own, ...chosen].flatMap(
+      ({ modification, values }) => modification.parts?.(context, values) ?? [],
+    ),
   }
 }

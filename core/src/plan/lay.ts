@@ -78,11 +78,7 @@ export function layShoe(asked: Asked): Laid {
 /** What cannot be bent is laid as it is. */
 const mouldedOf = ({ stock, foot, fit }: Asked, outline: FootOutline, asWanted: Lay): Moulded | undefined =>
   stock && !bends(stock.facts.kind)
-    ? keptInReach(
-        layMoulded(stock.facts, stock.moved ?? {}, { foot, fit, outline, asWanted }),
-        stock.facts,
-        foot,
-      )
+    ? keptInReach(layMoulded(stock.facts, stock, { foot, fit, outline, asWanted }), stock.facts, foot)
     : undefined
 
 /** What modifications are told of the plain shoe. */

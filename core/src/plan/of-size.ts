@@ -82,7 +82,7 @@ export function ironOfSize(
     ...bar,
     ...{ weight, heelLeft, size: facts.label },
     openBy: (moulded?.widthWanted ?? widthOf(rims.outer)) - soldWidth(facts),
-    heelToCut: both((branch) => toCut(heelLeft[branch])),
+    heelToCut: moulded?.heelToCut ?? both((branch) => toCut(heelLeft[branch])),
     asSold: soldMeasures(facts),
   }
 }

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { BRANCH_PARTS, CONTACT_MARKS, CUPS, TWISTS } from '../terms/trying'
+import { BRANCH_PARTS, CONTACT_KEYS, CONTACT_MARKS, CUPS, TWISTS } from '../terms/trying'
 import { daySchema, idSchema, lineSchema, stored } from './common'
 import { sideSchema } from './foot'
 
@@ -31,7 +31,7 @@ export const trySchema = z
     corrections: z.array(correctionSchema).max(20).default([]),
     twist: z.enum(TWISTS).optional(),
     cup: z.enum(CUPS).optional(),
-    contacts: z.record(z.string().max(40), z.enum(CONTACT_MARKS)).default({}),
+    contacts: z.partialRecord(z.enum(CONTACT_KEYS), z.enum(CONTACT_MARKS)).default({}),
   })
   .strict()
 

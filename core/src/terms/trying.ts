@@ -14,6 +14,11 @@ export type ContactMark = (typeof CONTACT_MARKS)[number]
 export const BRANCH_PARTS = ['toe', 'toe quarter', 'quarter', 'heel'] as const
 export type BranchPart = (typeof BRANCH_PARTS)[number]
 
+/** The places of both branches by name, as a contact is kept: `lateral heel`. */
+export const CONTACT_KEYS = (['lateral', 'medial'] as const).flatMap((branch) =>
+  BRANCH_PARTS.map((part) => `${branch} ${part}` as const),
+)
+
 /** Where each part of a branch ends, as a share of it from the toe (common practice, no source for the amounts). */
 export const PART_ENDS: Readonly<Record<BranchPart, number>> = {
   toe: 0.14,

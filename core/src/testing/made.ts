@@ -1,5 +1,5 @@
 import { planShoe, type Plan } from '../plan/plan'
-import type { ProblemError } from '../notices/problem'
+import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import type { Section, ShoeInput } from '../records/shoe'
 import { FIVE_BY_FIVE } from './samples'
@@ -55,3 +55,14 @@ export const codes = (plan: Plan): string[] => plan.cautions.map(({ code }) => c
 
 /** For tests: a sentence with its lengths in millimetres. */
 export const inMm = (sentence: Told): string => writeTold(sentence, PLAIN)
+
+/** For tests: the paths of all that is refused by some work; none where it is done. */
+export function refusedBy(work: () => unknown): string[] {
+  try {
+    work()
+    return []
+  } catch (error) {
+    if (error instanceof ProblemError) return error.problems.map(({ path }) => path)
+    throw error
+  }
+}

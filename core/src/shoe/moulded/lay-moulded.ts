@@ -39,6 +39,12 @@ export interface Moulded {
   heelToCut: Record<Half, number>
 }
 
+/** What the farrier says of it: moved from where it lies flush, and cut at the heels otherwise than the fit asks for, mm. */
+interface Handled {
+  moved?: Moved | undefined
+  cutOff?: { [H in Half]?: number | undefined } | undefined
+}
+
 /** The line the rim should follow goes on so far behind the buttress, as a share of the foot's length. */
 const BEYOND = 0.6
 
@@ -48,7 +54,7 @@ const BEYOND = 0.6
  */
 export function layMoulded(
   facts: SizeFacts,
-  moved: Moved,
+  { moved = {}, cutOff = {} }: Handled,
   { foot, fit, outline, asWanted }: { foot: Foot; fit: Fit; outline: FootOutline; asWanted: Lay },
 ): Moulded {
   const beyond = foot.length * BEYOND
@@ -74,7 +80,10 @@ export function layMoulded(
   const ends = { lateral: rim.points[0]!, medial: rim.points[rim.points.length - 1]! }
   const left = (branch: Half) => behind(branch, ends[branch]) - fit.heelLength
   const heelLeft = { lateral: left('lateral'), medial: left('medial') }
-  const heelToCut = { lateral: toCut(heelLeft.lateral), medial: toCut(heelLeft.medial) }
+  const heelToCut = {
+    lateral: cutOff.lateral ?? toCut(heelLeft.lateral),
+    medial: cutOff.medial ?? toCut(heelLeft.medial),
+  }
 
   const long = trackLength(rim)
   const cut = sliceTrack(rim, heelToCut.lateral, long - heelToCut.medial)
@@ -87,6 +96,7 @@ export function layMoulded(
     toe: near(outline.toe),
     medialBend: near(outline.medialWidest),
   }
+  const isKept = (station: number) => station >= heelToCut.lateral && station <= long - heelToCut.medial
   const onFoot = rim.points.map((point) => Math.max(behind('lateral', point), behind('medial', point)) < 0)
   const insideAt = (point: Vec) =>
     -rightOf(placeAt(outline.track, nearestStation(outline.track, point)), point)
@@ -107,7 +117,7 @@ export function layMoulded(
         heelToCut[branch] > 0 ? [acrossHeel(cut, inner, branch)] : [],
       ),
     ],
-    deepest: Math.max(0, ...taken),
+    deepest: Math.max(0, ...taken.filter((_, i) => isKept(rim.stations[i]!))),
     standsOut: Math.max(0, ...standsOut.filter((_, i) => onFoot[i])),
     insideWall: Math.max(0, ...rim.points.filter((_, i) => onFoot[i]).map(insideAt)),
     widthWanted: widthOf(wanted),

@@ -12,7 +12,7 @@ import { planShoe } from '../../plan/plan'
 import type { FootInput } from '../../records/foot'
 import type { SizeFacts } from '../../records/size'
 import { anyFoot } from '../../testing/any-foot'
-import { codes } from '../../testing/made'
+import { codes, refusedBy } from '../../testing/made'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../../testing/samples'
 import { shoeOfSize, sizeOf } from '../../testing/sizes'
 import { soldRim, usualWidth } from '../as-sold'
@@ -24,15 +24,6 @@ import { checkSize } from '../check-size'
 import { creaseFrom } from './crease-room'
 import { layMoulded } from './lay-moulded'
 import { flushPlacement, placed } from './placement'
-
-const problemsOf = (work: () => unknown): string[] => {
-  try {
-    work()
-    return []
-  } catch (error) {
-    return (error as ProblemError).problems.map(({ path }) => path)
-  }
-}
 
 const NONE = { lateral: [], medial: [] }
 const polymer = (length: number, more: Partial<SizeFacts> = {}) =>
@@ -73,7 +64,7 @@ function laid(input: FootInput, facts: SizeFacts, moved = {}, heelLength = 40) {
   const { foot, outline } = footOf(input)
   const fit = resolveFit({ heelLength, spread: 2.5 }, foot)
   const asWanted = plainLay(fit, foot, outline, facts.web)
-  const moulded = layMoulded(facts, moved, { foot, fit, outline, asWanted })
+  const moulded = layMoulded(facts, { moved }, { foot, fit, outline, asWanted })
   const long = { ...asWanted, heelLength: { lateral: 60, medial: 60 } }
   const { run, start } = branchRun(outline.track, long)
   const wanted = rawParallel(run, (station) => asWanted.reach(station - start))
@@ -215,6 +206,12 @@ describe('the plan of a moulded shoe', () => {
     expect(codes(plan(nearly(127, 3)))).toContain('moulded-never-hot')
   })
 
+  it('is cut at a heel as it is said, where somebody says it', () => {
+    const ends = (more = {}) => plan(nearly(127, 6), more).outline.outer.at(-1)![1]
+    expect(ends({ cutOff: { medial: 12 } })).toBeGreaterThan(ends() + 4)
+    expect(plan(nearly(127, 6), { cutOff: { medial: 12 } }).iron.heelToCut!.medial).toBe(12)
+  })
+
   it('weighs less by what is sawn off', () => {
     const weight = (wider: number) => plan(nearly(127, wider, { weight: 200 })).iron.weight
     expect(weight(0)).toBeGreaterThan(194)
@@ -254,11 +251,11 @@ describe('the plan of a moulded shoe', () => {
 
   it('is moved within reason, and laid on no foot that is quite another', () => {
     const facts = nearly(127, 3)
-    const moved = (by: object) => problemsOf(() => plan(facts, { moved: by }))
+    const moved = (by: object) => refusedBy(() => plan(facts, { moved: by }))
     expect(moved({ across: 14, turn: -9 })).toEqual([])
     expect(moved({ across: 16 })).toEqual(['shoe.stock.moved.across'])
     expect(moved({ turn: 11 })).toEqual(['shoe.stock.moved.turn'])
-    expect(problemsOf(() => plan(polymer(200)))).toEqual(['shoe.stock.facts.length'])
+    expect(refusedBy(() => plan(polymer(200)))).toEqual(['shoe.stock.facts.length'])
     expect(checkSize(polymer(305, { crease: 13 })).map(({ path }) => path)).toEqual([
       'shoe.stock.facts.crease',
     ])

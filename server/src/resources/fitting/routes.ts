@@ -39,6 +39,7 @@ const bendAnswer = z
     within: z.boolean(),
     residual: mm.describe('greatest distance off the pattern once all is done, mm'),
     before: mm.describe('and before anything was'),
+    noise: mm.describe('by how much single points scatter'),
     bends: z.array(
       z
         .object({

@@ -40,7 +40,7 @@ export interface FootDraft {
 
 /** What was measured of a shoe on the anvil, mm, and where it was seen off on the foot. */
 export interface AnvilDraft {
-  by: 'tape' | 'eye' | 'box' | 'bar' | 'points'
+  by: 'tape' | 'eye' | 'box' | 'points'
   width?: number
   heelWidth?: number
   length?: number
@@ -52,12 +52,15 @@ export interface AnvilDraft {
   cup?: Cup
   /** What it left on the foot when it was hot, by place. */
   contacts?: Record<string, ContactMark>
-  /** Seen with the shoe on the foot: right or not, by name. */
+  /** Seen with the shoe on the foot: right or not, by name. Held to it, and again on its first two nails. */
   eyed?: Record<string, boolean>
+  nailedEyed?: Record<string, boolean>
   /** What this try took so far. */
   took?: { walks: number; heats: number; minutes?: number }
   /** Measured with the shoe on the foot, mm, by name of its field. */
   onFoot?: Record<string, number>
+  /** The same again once two nails hold it. */
+  nailedOnFoot?: Record<string, number>
 }
 
 /** The work on one foot of one visit. Whole in itself, so that undo and the browser's store keep it as it is. */

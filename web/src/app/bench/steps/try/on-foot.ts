@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
 import { fitChecks, type SeenByEye, type SeenOnFoot } from '@crescent/core/anvil'
+import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { FigureField } from '../../figure-field'
 import { Trying } from './trying'
@@ -25,6 +26,15 @@ const FIELDS = [
   },
 ] as const
 
+type Held = 'onFoot' | 'nailedOnFoot'
+
+const HELD: readonly { key: Held; label: string }[] = [
+  { key: 'onFoot', label: 'Held to the foot' },
+  { key: 'nailedOnFoot', label: 'On two nails' },
+]
+
+const EYED_ON = { onFoot: 'eyed', nailedOnFoot: 'nailedEyed' } as const
+
 /** What is only seen: right, not right, or not looked at. */
 const EYED: readonly { key: SeenByEye; label: string }[] = [
   { key: 'safed', label: 'Inner branch safed' },
@@ -35,19 +45,20 @@ const EYED: readonly { key: SeenByEye; label: string }[] = [
 /** The shoe on the foot, held or on two nails: what is measured of it, and what is right. */
 @Component({
   selector: 'cr-on-foot',
-  imports: [FigureField, MatIcon],
+  imports: [FigureField, MatIcon, OneOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <cr-one-of label="How the shoe is held" [choices]="held" [chosen]="on()" (choose)="on.set($event)" />
     @for (one of fields; track one.key) {
       <cr-figure-field
-        [field]="'anvil.' + one.key"
+        [field]="path(one.key)"
         [label]="one.label"
         kind="length"
         [where]="one.where"
         [value]="seen()[one.key]"
-        [entry]="trying.entries()['anvil.' + one.key]"
+        [entry]="trying.entries()[path(one.key)]"
         (figure)="set(one.key, $event)"
-        (unread)="trying.keep('anvil.' + one.key, $event)"
+        (unread)="trying.keep(path(one.key), $event)"
         (left)="trying.settle()"
       />
     }
@@ -134,8 +145,11 @@ export class OnFoot {
   protected readonly text = inject(FigureText)
   protected readonly fields = FIELDS
   protected readonly eyed = EYED
-  protected readonly eyes = computed(() => this.trying.anvil().eyed ?? {})
-  protected readonly seen = computed(() => this.trying.anvil().onFoot ?? {})
+  protected readonly eyes = computed(() => this.trying.anvil()[EYED_ON[this.on()]] ?? {})
+  protected readonly held = HELD
+  /** Two nails, then the same again: a shoe shifts while they are driven. */
+  protected readonly on = signal<Held>('onFoot')
+  protected readonly seen = computed(() => this.trying.anvil()[this.on()] ?? {})
   protected readonly checks = computed(() => {
     const { roomLateral, roomMedial, bulbLateral, bulbMedial, toeOff } = this.seen()
     const both = (lateral: number | undefined, medial: number | undefined) => ({
@@ -154,12 +168,15 @@ export class OnFoot {
   /** A second tap takes back what was said. */
   protected setEye(key: SeenByEye, value: boolean): void {
     const { [key]: old, ...rest } = this.eyes()
-    this.trying.put({ eyed: old === value ? rest : { ...rest, [key]: value } }, key)
+    this.trying.put({ [EYED_ON[this.on()]]: old === value ? rest : { ...rest, [key]: value } }, key)
     this.trying.settle()
   }
 
+  protected path = (key: string): string => `anvil.${this.name(key)}`
+  private name = (key: string): string => (this.on() === 'onFoot' ? key : `nailed.${key}`)
+
   protected set(key: string, value: number | undefined): void {
     const { [key]: _old, ...rest } = this.seen()
-    this.trying.put({ onFoot: value === undefined ? rest : { ...rest, [key]: value } }, key)
+    this.trying.put({ [this.on()]: value === undefined ? rest : { ...rest, [key]: value } }, this.name(key))
   }
 }

@@ -19,9 +19,8 @@ const WAYS: readonly { key: AnvilDraft['by']; label: string }[] = [
   { key: 'points', label: 'By points' },
 ]
 
-/** The first shaping: of a factory shoe, and of a bar. */
-const FROM_BOX = { key: 'box', label: 'From the box' } as const
-const FROM_BAR = { key: 'bar', label: 'From the bar' } as const
+/** The first shaping: of a factory shoe, or of a straight bar. */
+const first = (ofSize: boolean) => ({ key: 'box', label: ofSize ? 'From the box' : 'From the bar' }) as const
 
 const MEASURES = [
   { key: 'width', label: 'Width', where: 'Outside, at its widest, as it lies on the anvil.' },
@@ -69,10 +68,12 @@ type MeasureKey = (typeof MEASURES)[number]['key']
             />
           }
         } @else if (trying.anvil().by === 'box') {
-          <p class="muted">The first shaping: from what the shoe usually measures in the box to this foot.</p>
-        } @else if (trying.anvil().by === 'bar') {
           <p class="muted">
-            The first shaping: a straight bar, turned from the toe outward. Level after every bend.
+            {{
+              trying.ofSize()
+                ? 'The first shaping: from what the shoe usually measures in the box to this foot.'
+                : 'The first shaping: a straight bar, turned from the toe outward. Level after every bend.'
+            }}
           </p>
         } @else if (trying.anvil().by === 'points') {
           <cr-points-field />
@@ -107,7 +108,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
             </fieldset>
           }
         }
-        @if (trying.told() && trying.anvil().by !== 'box' && trying.anvil().by !== 'bar') {
+        @if (trying.told() && trying.anvil().by !== 'box') {
           <button type="button" class="tap" (click)="trying.clear()">Another try: clear</button>
         }
         @for (problem of trying.tried().problems; track problem.path) {
@@ -179,7 +180,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
 export class TryPanel {
   protected readonly trying = inject(Trying)
   protected readonly text = inject(FigureText)
-  protected readonly ways = computed(() => [this.trying.fromBox() ? FROM_BOX : FROM_BAR, ...WAYS])
+  protected readonly ways = computed(() => [first(this.trying.ofSize()), ...WAYS])
   protected readonly places = TRY_PLACES
   protected readonly branches = BRANCHES
 

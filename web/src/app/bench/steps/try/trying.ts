@@ -57,7 +57,7 @@ export class Trying {
   })
 
   /** A factory shoe lies on the Bench: it can be shaped as it comes from the box. */
-  readonly fromBox = computed(() => this.draft()?.shoe.stock !== undefined)
+  readonly ofSize = computed(() => this.draft()?.shoe.stock !== undefined)
 
   /** It cannot be bent: what does not fit is shifted, sawn or left. */
   readonly moulded = computed(() => this.plan()?.moulded)
@@ -66,8 +66,7 @@ export class Trying {
   readonly told = computed(() => {
     const { by, seen } = this.anvil()
     const { width, heelWidth, length } = this.anvil()
-    if (by === 'box') return this.fromBox()
-    if (by === 'bar') return !this.fromBox()
+    if (by === 'box') return true
     if (by === 'points') return (this.anvil().points ?? '').trim() !== ''
     return by === 'eye' ? seen.length > 0 : [width, heelWidth, length].some((value) => value !== undefined)
   })
@@ -78,8 +77,7 @@ export class Trying {
     if (!pattern || !right || !this.told() || this.moulded()) return undefined
     const { by, seen, points = '', width, heelWidth, length } = this.anvil()
     const stock = this.draft()?.shoe.stock
-    if (by === 'box' && stock) return { points: soldCentreline(stock.facts).points }
-    if (by === 'bar') return { points: straightBar(pattern) }
+    if (by === 'box') return { points: stock ? soldCentreline(stock.facts).points : straightBar(pattern) }
     if (by === 'points') return readPoints(points, this.text.style().unit)
     if (by === 'eye') return { points: tappedShape(pattern, seen as SeenOff[]) }
     return {

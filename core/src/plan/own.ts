@@ -1,4 +1,3 @@
-import type { ShoePart } from '../modifications/modification'
 import { resolveModifications, type Chosen } from '../modifications/resolve'
 import { bends } from '../terms/size-kinds'
 import type { Laid } from './lay'
@@ -10,7 +9,7 @@ const CLIPS = { toe: 'toe-clip', quarter: 'quarter-clips' } as const
  * What a factory shoe of metal comes with, as if it had been made of it: its clips, its crease. Nothing where the same is
  * made of it by hand; a moulded shoe's clips have seats of their own.
  */
-function ownOf({ stock, plainContext, chosen }: Laid): Chosen[] {
+export function ownOf({ stock, plainContext, chosen }: Laid): Chosen[] {
   if (!stock || !bends(stock.facts.kind)) return []
   const { clips = 'none', kind } = stock.facts
   const kinds = [...(clips === 'none' ? [] : [CLIPS[clips]]), ...(kind === 'creased-steel' ? ['crease'] : [])]
@@ -19,11 +18,3 @@ function ownOf({ stock, plainContext, chosen }: Laid): Chosen[] {
   // They came out of a press, not off this anvil: what a straight bar is needed for is no question here.
   return asked.length === 0 ? [] : resolveModifications(asked, { ...plainContext, ofSize: false }).chosen
 }
-
-/** Its pieces, as they are drawn. */
-export const ownPieces = (laid: Laid): ShoePart[] =>
-  ownOf(laid).flatMap(({ modification, values }) => modification.parts?.(laid.context, values) ?? [])
-
-/** Nails its clips stand in for. */
-export const ownHold = (laid: Laid): number =>
-  ownOf(laid).reduce((sum, { modification }) => sum + (modification.holdsLike ?? 0), 0)
