@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { test as base, expect, type Locator, type Page } from '@playwright/test'
+import { test as base, expect, type Browser, type Locator, type Page } from '@playwright/test'
 import { TestServer } from './server'
 
 /** Tests with a server for the file's worker and what every screen test needs. */
@@ -28,10 +28,33 @@ export const test = base.extend<{ open: (path: string) => Promise<void> }, { ser
 
 export { expect }
 
+/** Types into a field over what stood there, key by key as a hand does. */
+export async function typeOver(field: Locator, text: string): Promise<void> {
+  // A label that still rests in an empty field would catch a click; it hands the focus on, as here.
+  await field.focus()
+  await field.press('ControlOrMeta+a')
+  if (text === '') await field.press('Delete')
+  else await field.pressSequentially(text)
+}
+
+/** A phone of its own, held upright, with the Round open. */
+export async function onPhone(
+  browser: Browser,
+  server: TestServer,
+  work: (page: Page) => Promise<void>,
+): Promise<void> {
+  const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+  const context = await browser.newContext(phone)
+  const page = await context.newPage()
+  await page.goto(`${server.url}/round`)
+  await work(page)
+  await context.close()
+}
+
 /** Starts or goes on with the visit of a horse, from the Stable, and goes to a step of the Bench. */
 export async function openBench(page: Page, horse: string, step = 'Map'): Promise<void> {
   await page.getByRole('link', { name: 'Stable' }).click()
-  await page.getByRole('searchbox', { name: 'Find a horse' }).fill(horse)
+  await typeOver(page.getByRole('searchbox', { name: 'Find a horse' }), horse)
   // A row that moves while the list is still being narrowed would be missed by the click.
   const rows = page.getByRole('list', { name: 'Horses' }).getByRole('link')
   await expect(rows).toHaveCount(1)
@@ -59,7 +82,7 @@ export const FIVE: [key: string, text: string][] = [
 
 /** Types the five measurements of a 5 x 5 in foot. */
 export async function typeFive(page: Page): Promise<void> {
-  for (const [key, text] of FIVE) await field(page, key).fill(text)
+  for (const [key, text] of FIVE) await typeOver(field(page, key), text)
   await expect(page.getByTestId('cut')).toBeVisible()
 }
 
@@ -70,7 +93,7 @@ export const cut = (page: Page): Promise<string | null> => page.getByTestId('cut
 export async function savePattern(page: Page, name?: string): Promise<void> {
   await page.keyboard.press('Control+s')
   const dialog = page.getByRole('dialog', { name: 'Save pattern' })
-  if (name) await dialog.getByLabel('Name').fill(name)
+  if (name) await typeOver(dialog.getByLabel('Name'), name)
   await dialog.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(dialog).toBeHidden()
 }

@@ -1,4 +1,4 @@
-import { cut, expect, field, openBench, test, typeFive } from '../support/fixtures'
+import { cut, expect, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
 
 test.describe('figures', () => {
   test.beforeEach(async ({ page, open }) => {
@@ -9,7 +9,7 @@ test.describe('figures', () => {
 
   test('a typed 4 7/8 is a length, in every way it is written, and follows the unit', async ({ page }) => {
     for (const text of ['4 7/8', '4-7/8"', '4.875 in', '123.825 mm']) {
-      await field(page, 'width').fill(text)
+      await typeOver(field(page, 'width'), text)
       await field(page, 'length').focus()
       await expect(field(page, 'width')).toHaveValue('4 7/8"')
     }
@@ -25,11 +25,11 @@ test.describe('figures', () => {
       .toBe(true)
     await page.getByRole('button', { name: /change to millimetres/ }).click()
     await expect(field(page, 'width')).toHaveValue('124 mm')
-    await field(page, 'length').fill('128')
+    await typeOver(field(page, 'length'), '128')
     await field(page, 'width').focus()
     await expect(field(page, 'length')).toHaveValue('128 mm')
     await page.getByRole('button', { name: /change to inches/ }).click()
-    await field(page, 'length').fill('5')
+    await typeOver(field(page, 'length'), '5')
     await expect.poll(() => cut(page)).toBe(inches)
   })
 
@@ -37,7 +37,7 @@ test.describe('figures', () => {
     page,
   }) => {
     const good = await cut(page)
-    await field(page, 'heelWidth').fill('6')
+    await typeOver(field(page, 'heelWidth'), '6')
     const alert = page.getByRole('alert').filter({ hasText: 'Heel width' })
     await expect(alert).toContainText('6" is not possible here, it lies between 1 1/2" and 4 13/16"')
     await expect.poll(() => cut(page)).toBe(good)
@@ -45,19 +45,19 @@ test.describe('figures', () => {
     await field(page, 'width').focus()
     await expect(field(page, 'heelWidth')).toHaveValue('6"')
 
-    await field(page, 'heelWidth').fill('three')
+    await typeOver(field(page, 'heelWidth'), 'three')
     await expect(page.getByRole('alert').filter({ hasText: '“three” is not a length' })).toBeVisible()
     await field(page, 'width').focus()
     await expect(field(page, 'heelWidth')).toHaveValue('three')
-    await field(page, 'heelWidth').fill('3 1/4')
+    await typeOver(field(page, 'heelWidth'), '3 1/4')
     await expect(page.getByRole('alert')).toHaveCount(0)
     await expect(page.getByRole('button', { name: 'Save pattern' })).toBeEnabled()
   })
 
   test('an unlikely figure is asked about, not refused', async ({ page }) => {
     await page.getByRole('button', { name: 'pony', exact: true }).click()
-    await field(page, 'width').fill('6 1/2')
-    await field(page, 'length').fill('6 1/2')
+    await typeOver(field(page, 'width'), '6 1/2')
+    await typeOver(field(page, 'length'), '6 1/2')
     await expect(page.getByText('Is the width really 6 1/2"?')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Save pattern' })).toBeEnabled()
     await page.getByRole('button', { name: 'heavy horse' }).click()
@@ -120,9 +120,9 @@ test.describe('figures', () => {
   test('a pricking nail is a stop, above everything, and is told again before it is saved', async ({
     page,
   }) => {
-    await field(page, 'wallThickness').fill('4 mm')
+    await typeOver(field(page, 'wallThickness'), '4 mm')
     await page.getByRole('tab', { name: 'Shoe' }).click()
-    await field(page, 'fit.toeSetBack').fill('12 mm')
+    await typeOver(field(page, 'fit.toeSetBack'), '12 mm')
     await page.getByRole('tab', { name: 'Nail' }).click()
     await expect(page.getByRole('cell', { name: 'would prick' }).first()).toBeVisible()
     await expect(page.locator('cr-cautions-list').getByText('Nail would prick')).toBeVisible()

@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { connect } from 'node:net'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { expect, expectAccessible, test } from '../support/fixtures'
+import { expect, expectAccessible, test, typeOver } from '../support/fixtures'
 import { TestServer } from '../support/server'
 
 test('a practice with a password lets nobody in without it, and goes on where it stood', async ({ page }) => {
@@ -15,7 +15,7 @@ test('a practice with a password lets nobody in without it, and goes on where it
   await page.keyboard.press('Enter')
   await expect(dialog.getByRole('alert')).toContainText('not the password')
   await expectAccessible(page)
-  await dialog.getByLabel('Password of the practice').fill('oak and iron')
+  await typeOver(dialog.getByLabel('Password of the practice'), 'oak and iron')
   await page.keyboard.press('Enter')
   await expect(dialog).toBeHidden()
   await expect(page.getByRole('list', { name: 'Horses' }).getByRole('link').first()).toBeVisible()
@@ -24,7 +24,7 @@ test('a practice with a password lets nobody in without it, and goes on where it
   // Who starts anew has nobody signed in: asked again, and nothing of the screen is lost.
   await server.kill()
   await server.run()
-  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Fig')
+  await typeOver(page.getByRole('searchbox', { name: 'Find a horse' }), 'Fig')
   await expect(dialog).toBeVisible()
   await server.stop()
 })
@@ -35,7 +35,7 @@ test('a horse is erased for good: what goes is named, it is asked twice, and a f
   const server = await TestServer.start()
   await page.goto(`${server.url}/stable`)
   const rows = page.getByRole('list', { name: 'Horses' }).getByRole('link')
-  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await typeOver(page.getByRole('searchbox', { name: 'Find a horse' }), 'Parsley')
   await expect(rows).toHaveCount(1)
   await rows.click()
   await page.getByRole('button', { name: 'Erase Parsley for good' }).click()
@@ -56,7 +56,7 @@ test('a horse is erased for good: what goes is named, it is asked twice, and a f
   await erase.click()
   await once.getByRole('button', { name: 'Erase for good' }).click()
   await expect(page).toHaveURL(/\/stable$/)
-  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await typeOver(page.getByRole('searchbox', { name: 'Find a horse' }), 'Parsley')
   await expect(rows).toHaveCount(0)
 
   // The file holds that horse alone, and brings it back whole.
@@ -71,7 +71,7 @@ test('a horse is erased for good: what goes is named, it is asked twice, and a f
   await expect(page.getByText(/Nothing was brought in. This file is no library of Crescent/)).toBeVisible()
   await page.keyboard.press('Escape')
   await page.reload()
-  await page.getByRole('searchbox', { name: 'Find a horse' }).fill('Parsley')
+  await typeOver(page.getByRole('searchbox', { name: 'Find a horse' }), 'Parsley')
   await expect(rows).toHaveCount(1)
   await server.stop()
 })

@@ -1,5 +1,16 @@
 import type { Locator, Page } from '@playwright/test'
-import { cut, expect, field, FIVE, openBench, savePattern, test, typeFive } from '../support/fixtures'
+import {
+  cut,
+  expect,
+  field,
+  FIVE,
+  openBench,
+  savePattern,
+  test,
+  typeFive,
+  typeOver,
+  onPhone,
+} from '../support/fixtures'
 
 /** Types as a hand does, key by key into the field that has the focus, and looks that the focus stays there. */
 async function typeInto(page: Page, key: string, text: string): Promise<void> {
@@ -195,7 +206,7 @@ test.describe('as hands do it', () => {
     // The next version of the left one, and the first brought back on top of it.
     await page.getByRole('radio', { name: /left fore/ }).click()
     const first = await cut(page)
-    await field(page, 'width').fill('5 1/2')
+    await typeOver(field(page, 'width'), '5 1/2')
     await savePattern(page)
     await expect.poll(() => cut(page)).not.toBe(first)
     await page.getByRole('link', { name: 'Quiver' }).click()
@@ -219,7 +230,7 @@ test.describe('as hands do it', () => {
     await expect(page.getByRole('radio', { name: 'left hind, bare' })).toBeVisible()
     await page.getByRole('button', { name: 'Pause LH' }).click()
     await expect(page.getByRole('radio', { name: 'left hind, bare, paused' })).toBeVisible()
-    await page.getByLabel('Paused:').fill('sore, gone for a walk')
+    await typeOver(page.getByLabel('Paused:'), 'sore, gone for a walk')
     await page.keyboard.press('Enter')
     await expect(page.getByText('LH paused: sore, gone for a walk')).toBeVisible()
     await page.reload()
@@ -258,7 +269,7 @@ test.describe('as hands do it', () => {
     await openBench(page, 'Lantern')
     await typeFive(page)
     await page.getByRole('tab', { name: 'Shoe' }).click()
-    await field(page, 'section.width').fill('5')
+    await typeOver(field(page, 'section.width'), '5')
     for (const view of ['Off the foot', 'Side', 'Cut', 'Against', 'Sole']) {
       await page.getByRole('button', { name: view, exact: true }).click()
       await expect(page.locator('cr-problem-list')).toContainText('Bar width: 5" is not possible here')
@@ -268,53 +279,47 @@ test.describe('as hands do it', () => {
 })
 
 test('on a phone a swipe over the drawing scrolls, a short rest takes hold', async ({ browser, server }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    hasTouch: true,
-    isMobile: true,
+  await onPhone(browser, server, async (page) => {
+    await openBench(page, 'Copperkettle')
+    await typeFive(page)
+    await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
+    const touch = await page.context().newCDPSession(page)
+    const knob = (await page.locator('[data-handle="length"] .knob').boundingBox())!
+    const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2]
+    const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', dy: number) =>
+      touch.send('Input.dispatchTouchEvent', {
+        type,
+        touchPoints: type === 'touchEnd' ? [] : [{ x, y: y + dy }],
+      })
+    const swipe = async (rest: number) => {
+      await finger('touchStart', 0)
+      await page.waitForTimeout(rest)
+      for (let i = 1; i <= 8; i++) await finger('touchMove', -10 * i)
+      await finger('touchEnd', 0)
+    }
+    const scrolled = () =>
+      page.evaluate(() =>
+        Math.max(scrollY, ...Array.from(document.querySelectorAll('*'), (one) => one.scrollTop)),
+      )
+    const before = await scrolled()
+    // A rest on the handle, then the same way: the foot grows shorter, the page stays, and one tap takes it back.
+    await swipe(420)
+    await expect(field(page, 'length')).not.toHaveValue('5"')
+    expect(await scrolled()).toBe(before)
+    await page.getByRole('button', { name: 'Take that back' }).click()
+    await expect(field(page, 'length')).toHaveValue('5"')
+    // Without the rest the page goes with the finger.
+    await swipe(0)
+    await expect.poll(scrolled).toBeGreaterThan(before + 20)
+    await expect(field(page, 'length')).toHaveValue('5"')
+    // Woken by a tap beside the foot, the handle follows at once; it is said, and a button sends it to sleep again.
+    await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
+    const paper = (await page.locator('cr-foot-drawing svg.sheet').boundingBox())!
+    await page.touchscreen.tap(paper.x + 12, paper.y + paper.height / 2)
+    await expect(page.getByText('Handles follow the finger.')).toBeVisible()
+    await swipe(0)
+    await expect(field(page, 'length')).not.toHaveValue('5"')
+    await page.getByRole('button', { name: 'Scroll again' }).click()
+    await expect(page.getByText('Handles follow the finger.')).toBeHidden()
   })
-  const page = await context.newPage()
-  await page.goto(`${server.url}/round`)
-  await openBench(page, 'Copperkettle')
-  await typeFive(page)
-  await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
-  const touch = await context.newCDPSession(page)
-  const knob = (await page.locator('[data-handle="length"] .knob').boundingBox())!
-  const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2]
-  const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', dy: number) =>
-    touch.send('Input.dispatchTouchEvent', {
-      type,
-      touchPoints: type === 'touchEnd' ? [] : [{ x, y: y + dy }],
-    })
-  const swipe = async (rest: number) => {
-    await finger('touchStart', 0)
-    await page.waitForTimeout(rest)
-    for (let i = 1; i <= 8; i++) await finger('touchMove', -10 * i)
-    await finger('touchEnd', 0)
-  }
-  const scrolled = () =>
-    page.evaluate(() =>
-      Math.max(scrollY, ...Array.from(document.querySelectorAll('*'), (one) => one.scrollTop)),
-    )
-  const before = await scrolled()
-  // A rest on the handle, then the same way: the foot grows shorter, the page stays, and one tap takes it back.
-  await swipe(420)
-  await expect(field(page, 'length')).not.toHaveValue('5"')
-  expect(await scrolled()).toBe(before)
-  await page.getByRole('button', { name: 'Take that back' }).click()
-  await expect(field(page, 'length')).toHaveValue('5"')
-  // Without the rest the page goes with the finger.
-  await swipe(0)
-  await expect.poll(scrolled).toBeGreaterThan(before + 20)
-  await expect(field(page, 'length')).toHaveValue('5"')
-  // Woken by a tap beside the foot, the handle follows at once; it is said, and a button sends it to sleep again.
-  await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
-  const paper = (await page.locator('cr-foot-drawing svg.sheet').boundingBox())!
-  await page.touchscreen.tap(paper.x + 12, paper.y + paper.height / 2)
-  await expect(page.getByText('Handles follow the finger.')).toBeVisible()
-  await swipe(0)
-  await expect(field(page, 'length')).not.toHaveValue('5"')
-  await page.getByRole('button', { name: 'Scroll again' }).click()
-  await expect(page.getByText('Handles follow the finger.')).toBeHidden()
-  await context.close()
 })

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+import { expect, expectAccessible, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
 import type { Page } from '@playwright/test'
 
 const help = (page: Page, title: string) => page.getByRole('dialog', { name: `Help: ${title}`, exact: true })
@@ -53,7 +53,7 @@ test('dialogs have their help, and keep what is typed', async ({ page, open }) =
   await page.getByRole('tab', { name: 'Map' }).click()
   await typeFive(page)
   await page.getByRole('button', { name: 'Save pattern' }).click()
-  await page.getByRole('textbox', { name: 'Name' }).fill('Half typed')
+  await typeOver(page.getByRole('textbox', { name: 'Name' }), 'Half typed')
   await opened('Save pattern')
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Half typed')
   await page.keyboard.press('Escape')

@@ -11,6 +11,7 @@ import {
   savePattern,
   test,
   typeFive,
+  typeOver,
 } from '../support/fixtures'
 
 test.describe('nothing is lost', () => {
@@ -22,7 +23,7 @@ test.describe('nothing is lost', () => {
     await openBench(page, 'Quiver')
     await typeFive(page)
     await page.getByRole('radio', { name: 'right hind' }).click()
-    await field(page, 'width').fill('4 quarters')
+    await typeOver(field(page, 'width'), '4 quarters')
     await page.waitForTimeout(250)
     await page.reload()
     await expect(field(page, 'width')).toHaveValue('4 quarters')
@@ -43,7 +44,7 @@ test.describe('nothing is lost', () => {
     await two.getByRole('tab', { name: 'Map' }).click()
     await typeFive(one)
     await typeFive(two)
-    await field(two, 'width').fill('5 1/4')
+    await typeOver(field(two, 'width'), '5 1/4')
     await savePattern(one, 'From the truck')
     await expect(one.getByText('Saved: From the truck')).toBeVisible()
 
@@ -71,7 +72,7 @@ test.describe('nothing is lost', () => {
     )
 
     // And the other way: the first window takes what stands there now.
-    await field(one, 'length').fill('5 1/8')
+    await typeOver(field(one, 'length'), '5 1/8')
     await savePattern(one)
     await one.getByRole('dialog').getByRole('button', { name: 'Take theirs' }).click()
     await expect(field(one, 'width')).toHaveValue('5 1/4"')
@@ -121,7 +122,7 @@ test.describe('nothing is lost', () => {
       expect(last).toBeGreaterThan(3)
 
       // What is done now cannot be saved: it is kept, and said.
-      await field(page, 'width').fill('5 1/4')
+      await typeOver(field(page, 'width'), '5 1/4')
       await savePattern(page)
       await expect(page.getByText('The server does not answer')).toBeVisible()
       await page.waitForTimeout(250)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, field, openBench, test } from '../support/fixtures'
+import { expect, expectAccessible, field, openBench, test, typeOver } from '../support/fixtures'
 
 const place = (page: Page, key: string) => page.locator(`[data-place="${key}"]`)
 const kept = (page: Page) => expect(page.getByText('Kept with the visit.')).toBeVisible()
@@ -29,7 +29,7 @@ test.describe('look', () => {
     await find(page, 'outer-quarter', 'Flare', 'slight')
     await expect(findings(page)).toContainText('Flare, outer quarter slight')
     await expect(place(page, 'outer-quarter')).toHaveAttribute('aria-label', 'outer quarter: flare')
-    await findings(page).getByLabel('Note on Flare, outer quarter').fill('since the dry spell')
+    await typeOver(findings(page).getByLabel('Note on Flare, outer quarter'), 'since the dry spell')
     await find(page, 'outer-quarter', 'Flare', 'clear')
     await expect(findings(page)).toContainText('Flare, outer quarter clear')
     await find(page, 'frog', 'Frog shrunk', 'slight')
@@ -119,12 +119,12 @@ test.describe('look', () => {
     await fit.getByRole('button', { name: 'Accept' }).click()
     await expect(fit).toContainText('accepted')
     await trailer.getByRole('button', { name: 'Dismiss' }).click()
-    await trailer.getByLabel('Why not?').fill('the others step it off')
+    await typeOver(trailer.getByLabel('Why not?'), 'the others step it off')
     await trailer.getByRole('button', { name: 'Keep' }).click()
     await expect(trailer).toContainText('dismissed: the others step it off')
     const nails = advice(page, 'Stout bar, eight nails')
     await nails.getByRole('button', { name: 'Do something else' }).click()
-    await nails.getByLabel('What instead, and why?').fill('Six, the wall is torn')
+    await typeOver(nails.getByLabel('What instead, and why?'), 'Six, the wall is torn')
     await nails.getByRole('button', { name: 'Keep' }).click()
     await kept(page)
 
@@ -202,7 +202,7 @@ test.describe('look', () => {
       'true',
     )
     await expect(gate.getByRole('button', { name: 'I have read this, go on' })).toBeDisabled()
-    await gate.getByLabel('Who was told').fill('Spoke to the surgery: poultice, no shoe this week')
+    await typeOver(gate.getByLabel('Who was told'), 'Spoke to the surgery: poultice, no shoe this week')
     await gate.getByRole('button', { name: 'I have read this, go on' }).click()
     await expect(page.getByRole('tab', { name: 'Map' })).toHaveAttribute('aria-selected', 'true')
 
@@ -257,13 +257,13 @@ test.describe('look', () => {
     await open('/round')
     await openBench(page, 'Thrift', 'Look')
     await page.getByText('The foot before the trim').click()
-    await field(page, 'untrimmed-toeAngle').fill('20')
+    await typeOver(field(page, 'untrimmed-toeAngle'), '20')
     await expect(page.getByRole('alert')).toContainText(
       'Toe angle: 20° is not possible here, it lies between 30° and 85°',
     )
     await field(page, 'untrimmed-length').focus()
     await expect(field(page, 'untrimmed-toeAngle')).toHaveValue(/20/)
-    await field(page, 'untrimmed-toeAngle').fill('45')
+    await typeOver(field(page, 'untrimmed-toeAngle'), '45')
     await expect(page.getByRole('alert')).toHaveCount(0)
     await kept(page)
     await page.getByRole('tab', { name: 'Map' }).click()

@@ -1,6 +1,6 @@
 import { formatLength, parseLength, type FootFigureKey } from '@crescent/core'
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+import { expect, expectAccessible, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
 
 const STYLE = { unit: 'in', denominator: 16 } as const
 const school = (page: Page, key: string) => page.locator(`[data-school="${key}"]`)
@@ -30,17 +30,17 @@ test.describe('map', () => {
     await expect(page.locator('[data-school-line]')).toHaveCount(1)
 
     await unfold(page)
-    await field(page, 'frogApex').fill('1 3/4')
-    await field(page, 'barsFromToe').fill('2 3/4')
+    await typeOver(field(page, 'frogApex'), '1 3/4')
+    await typeOver(field(page, 'barsFromToe'), '2 3/4')
     await expect(page.getByText('Both agree.')).toBeVisible()
     await expect(school(page, 'landmark')).toContainText('2 – 2 1/4"')
     await expect(school(page, 'thirds')).not.toContainText('lacks')
-    await field(page, 'arcFromToe').fill('3 1/2')
+    await typeOver(field(page, 'arcFromToe'), '3 1/2')
     await expect(page.getByText('Two agree; the odd one is the widest arc').first()).toBeVisible()
     await expect(page.locator('[data-estimate="c"]')).toContainText('odd')
 
     // A tip found by hoof tester will do for the landmark school, not for the radiographic one.
-    await field(page, 'tipFromToe').fill('3/4')
+    await typeOver(field(page, 'tipFromToe'), '3/4')
     await page.getByRole('button', { name: 'hoof tester' }).click()
     await expect(school(page, 'radiographic')).toContainText('a tip found by hoof tester will not do')
     await page.getByRole('button', { name: 'radiograph', exact: true }).click()
@@ -101,7 +101,7 @@ test.describe('map', () => {
         .poll(async () => (await shown()) === (await handle.getAttribute('aria-valuetext')), { message: key })
         .toBe(true)
     }
-    await field(page, 'frogApex').fill('1 3/4')
+    await typeOver(field(page, 'frogApex'), '1 3/4')
     await expect(page.locator('[data-handle="frogApex"]')).toHaveAttribute('aria-valuetext', '1 3/4"')
     await page.locator('[data-handle="frogApex"]').focus()
     await page.keyboard.press('ArrowUp')
@@ -116,7 +116,7 @@ test.describe('map', () => {
     await openBench(page, 'Nock')
     await typeFive(page)
     await page.getByRole('button', { name: 'middle of web' }).click()
-    await field(page, 'heelWidth').fill('2 3/4')
+    await typeOver(field(page, 'heelWidth'), '2 3/4')
     await expect(field(page, 'heelWeb')).toHaveAttribute('placeholder', '3/4"')
     await expect(page.locator('[data-handle="heel-outer"]')).toHaveAttribute('aria-valuetext', '3 1/2"')
     await page.locator('[data-handle="heel-outer"]').focus()
@@ -132,11 +132,11 @@ test.describe('map', () => {
     await unfold(page)
     await view(page, 'Side').click()
     await expect(page.getByText('Measure the pastern angle to judge the axis.')).toBeVisible()
-    await field(page, 'pasternAngle').fill('59')
+    await typeOver(field(page, 'pasternAngle'), '59')
     await expect(page.getByRole('status').filter({ hasText: 'broken back by 7.0°' })).toBeVisible()
-    await field(page, 'toeAngle').fill('58')
+    await typeOver(field(page, 'toeAngle'), '58')
     await expect(page.getByText('Hoof-pastern axis straight.')).toBeVisible()
-    await field(page, 'plumbBehind').fill('1')
+    await typeOver(field(page, 'plumbBehind'), '1')
     await expect(page.locator('cr-side-drawing').getByText('plumb line')).toBeVisible()
     await expect(page.getByText('Heels lie ahead of the plumb line')).toBeVisible()
     await expectAccessible(page)
@@ -157,7 +157,7 @@ test.describe('map', () => {
     expect(last).toMatch(/^LF /)
     const before = parseLength(width, 'in')
     if (!before.ok) throw new Error(before.message)
-    await field(page, 'width').fill(formatLength(before.mm + 25.4 / 4, STYLE))
+    await typeOver(field(page, 'width'), formatLength(before.mm + 25.4 / 4, STYLE))
     await expect(table.getByRole('row', { name: 'quarter +1/8" +1/8"', exact: true })).toBeVisible()
     await expect(page.locator('cr-compare-view path[fill="url(#outside)"]').first()).toBeAttached()
 

@@ -1,5 +1,14 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, field, openBench, savePattern, test, typeFive } from '../support/fixtures'
+import {
+  expect,
+  expectAccessible,
+  field,
+  openBench,
+  savePattern,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
 
 const verdict = (page: Page, branch: 'Outer' | 'Inner', hole: number) =>
   page
@@ -21,8 +30,8 @@ test.describe('nails', () => {
     await page.getByRole('button', { name: 'More of outer 2' }).click()
     await expect(page.getByRole('img', { name: /Cut through the wall at outer hole 2/ })).toBeVisible()
     // Coarser by a quarter of an inch, and leaned out against the wall.
-    await field(page, 'nails.lateral.2.inset').fill('9/16')
-    await field(page, 'nails.lateral.2.lean').fill('40')
+    await typeOver(field(page, 'nails.lateral.2.inset'), '9/16')
+    await typeOver(field(page, 'nails.lateral.2.lean'), '40')
     await expect(verdict(page, 'Outer', 2)).toContainText('would prick')
     await expect(page.getByText('past the white line into live tissue. Do not drive.').first()).toBeVisible()
     await expect(page.getByText('Stop: Nail would prick')).toBeVisible()
@@ -44,7 +53,7 @@ test.describe('nails', () => {
     await expect.poll(async () => Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(before)
     await page.getByRole('button', { name: 'More of inner 2' }).click()
     await expect(field(page, 'nails.medial.2.fromToe')).not.toHaveValue('')
-    await field(page, 'nails.medial.2.fromToe').fill('1/2')
+    await typeOver(field(page, 'nails.medial.2.fromToe'), '1/2')
     await expect(page.getByRole('alert').filter({ hasText: 'Inner holes 1 and 2' }).first()).toBeVisible()
     await expect(page.getByRole('button', { name: 'Save pattern' })).toBeDisabled()
     await expect(field(page, 'nails.medial.2.fromToe')).toHaveValue('1/2')
@@ -98,11 +107,11 @@ test.describe('nails', () => {
     const shelf = page.getByRole('dialog', { name: 'Nails on the shelf' })
     await expect(shelf.getByText(/\d+ nails of which the exit was written down turn along/)).toBeVisible()
     await shelf.getByRole('button', { name: /Reckon with/ }).click()
-    await shelf.getByLabel('Name of nail 1', { exact: true }).fill('Tin 0')
-    await shelf.getByLabel('Blade mm of Tin 0').fill('900')
+    await typeOver(shelf.getByLabel('Name of nail 1', { exact: true }), 'Tin 0')
+    await typeOver(shelf.getByLabel('Blade mm of Tin 0'), '900')
     await shelf.getByRole('button', { name: 'Save' }).click()
     await expect(shelf.getByRole('alert')).toContainText('Blade mm of Tin 0: it lies between 20 and 120')
-    await shelf.getByLabel('Blade mm of Tin 0').fill('41')
+    await typeOver(shelf.getByLabel('Blade mm of Tin 0'), '41')
     await shelf.getByRole('button', { name: 'Save' }).click()
     await expect(shelf).toBeHidden()
     await page.getByLabel('Nail to drive').selectOption({ label: 'Tin 0, 1 5/8"' })
@@ -116,7 +125,7 @@ test.describe('nails', () => {
     const dialog = page.getByRole('dialog', { name: 'Finish the visit' })
     await dialog.getByRole('checkbox', { name: 'LF: Two nails first' }).check()
     await dialog.getByRole('checkbox', { name: 'LF: Clinched' }).check()
-    await dialog.getByLabel('LF: note').fill('Inner 3 a touch low')
+    await typeOver(dialog.getByLabel('LF: note'), 'Inner 3 a touch low')
     await dialog.getByRole('button', { name: 'Finish' }).click()
     await expect(dialog).toBeHidden()
     await page.reload()

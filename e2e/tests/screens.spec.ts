@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { TestServer } from '../support/server'
-import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+import { expect, expectAccessible, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
 
 const SIZES = [
   { width: 1280, height: 800 },
@@ -105,14 +105,14 @@ test('an empty practice says how to begin', async ({ page }) => {
     const dialog = page.getByRole('dialog')
     await dialog.getByRole('button', { name: 'Save' }).click()
     await expect(dialog.getByText('A name is needed')).toBeVisible()
-    await dialog.getByLabel('Name', { exact: true }).fill('Fig')
-    await dialog.getByLabel('Cycle in weeks').fill('40')
+    await typeOver(dialog.getByLabel('Name', { exact: true }), 'Fig')
+    await typeOver(dialog.getByLabel('Cycle in weeks'), '40')
     await dialog.getByRole('button', { name: 'Save' }).click()
     await expect(dialog.getByText('A cycle lasts 2 to 16 whole weeks')).toBeVisible()
-    await dialog.getByLabel('Cycle in weeks').fill('6')
+    await typeOver(dialog.getByLabel('Cycle in weeks'), '6')
     await dialog.getByRole('combobox', { name: 'Owner' }).click()
     await page.getByRole('option', { name: 'a new owner' }).click()
-    await dialog.getByLabel('New owner’s name').fill('Ada Reed')
+    await typeOver(dialog.getByLabel('New owner’s name'), 'Ada Reed')
     await dialog.getByRole('button', { name: 'Save' }).click()
     await expect(page.getByRole('heading', { name: 'Fig' })).toBeVisible()
     await expect(page.getByRole('definition').filter({ hasText: 'Ada Reed' })).toBeVisible()
@@ -162,9 +162,9 @@ test('the workshop’s own figures reach the cut; library and backup go out and 
   await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
   const before = await page.getByTestId('cut').getAttribute('aria-label')
   await page.getByRole('button', { name: 'Workshop and settings' }).click()
-  await field(page, 'correction').fill('200 mm')
+  await typeOver(field(page, 'correction'), '200 mm')
   await expect(page.getByRole('alert')).toContainText('It lies between')
-  await field(page, 'correction').fill('1/2')
+  await typeOver(field(page, 'correction'), '1/2')
   await page.getByRole('button', { name: 'Save the workshop’s figures' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'figures are saved' })).toBeVisible()
   await page.getByRole('button', { name: 'Back up now' }).click()
@@ -181,7 +181,7 @@ test('the workshop’s own figures reach the cut; library and backup go out and 
   await expect(page.getByTestId('cut')).not.toHaveAttribute('aria-label', before!)
   // Other tests of this server reckon without it.
   await page.getByRole('button', { name: 'Workshop and settings' }).click()
-  await field(page, 'correction').fill('0')
+  await typeOver(field(page, 'correction'), '0')
   await page.getByRole('button', { name: 'Save the workshop’s figures' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'figures are saved' })).toBeVisible()
   await page.getByRole('button', { name: 'Close', exact: true }).click()

@@ -9,6 +9,7 @@ import {
   savePattern,
   test,
   typeFive,
+  typeOver,
 } from '../support/fixtures'
 
 const offers = (page: Page) => page.getByRole('group', { name: 'Add a modification' })
@@ -123,12 +124,12 @@ test.describe('modifications', () => {
 
   test('a figure out of range is named and kept; a shoe without room says why', async ({ page }) => {
     await add(page, 'Wedge')
-    await field(page, 'mod.wedge.rise').fill('3')
+    await typeOver(field(page, 'mod.wedge.rise'), '3')
     await expect(
       page.getByRole('alert').filter({ hasText: 'Wedge, rise at the heels: 3" is not possible' }),
     ).toBeVisible()
     await expect(page.getByRole('button', { name: 'Save pattern' })).toBeDisabled()
-    await field(page, 'mod.wedge.rise').fill('1/4')
+    await typeOver(field(page, 'mod.wedge.rise'), '1/4')
     await expect(page.getByText(/Steepens the hoof by \d\.\d°/)).toBeVisible()
     await add(page, 'Egg bar')
     await page.getByRole('radio', { name: /^Slide/ }).click()
@@ -211,7 +212,7 @@ test.describe('a shoe that is kept', () => {
     await expect(page.getByText('Stop: The true apex was not found')).toBeVisible()
     await page.getByRole('tab', { name: 'Map' }).click()
     await field(page, 'frogApex').evaluate((input) => (input.closest('details')!.open = true))
-    await field(page, 'frogApex').fill('1 1/2')
+    await typeOver(field(page, 'frogApex'), '1 1/2')
     await page.getByRole('tab', { name: 'Shoe' }).click()
     await expect(page.getByText('Stop: The true apex was not found')).toHaveCount(0)
     // A weld is a line: drawn, though it covers nothing.

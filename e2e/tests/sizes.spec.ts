@@ -1,4 +1,13 @@
-import { expect, expectAccessible, field, openBench, savePattern, test, typeFive } from '../support/fixtures'
+import {
+  expect,
+  expectAccessible,
+  field,
+  openBench,
+  savePattern,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
 
 const CSV = `range,label,kind,feet,web,thickness,length,outer holes,inner holes,on van
 Trial,1,plain steel,front,3/4 in,8,303,36:9; 56:9; 76:9,36:9; 56:9; 76:9,2
@@ -94,7 +103,7 @@ test.describe('factory sizes', () => {
         .filter({ hasText: /Turned: 40/ })
         .first(),
     ).toBeVisible()
-    await field(page, 'stock.moved.turn').fill('1')
+    await typeOver(field(page, 'stock.moved.turn'), '1')
     await page.keyboard.press('Enter')
     await page.getByRole('radio', { name: 'Clear of the sole' }).click()
     await expect(page.getByText(/lies under the sole/).first()).toBeVisible()
@@ -173,7 +182,7 @@ test.describe('factory sizes', () => {
     // Sold by width and length: the length along the bar is worked out, and marked so.
     await page.getByRole('button', { name: 'Copy Typed 4' }).click()
     await type('Size', '5')
-    await dialog.getByLabel('Length, in').fill('')
+    await typeOver(dialog.getByLabel('Length, in'), '')
     await dialog.getByRole('button', { name: 'Save' }).click()
     await expect(dialog.getByRole('alert')).toContainText('Length, or width and toe to heels, is needed')
     await type('Width, in', '5')

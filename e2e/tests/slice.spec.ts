@@ -1,5 +1,15 @@
 import { formatLength, planShoe } from '@crescent/core'
-import { cut, expect, field, FIVE, openBench, savePattern, test, typeFive } from '../support/fixtures'
+import {
+  cut,
+  expect,
+  field,
+  FIVE,
+  openBench,
+  savePattern,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
 
 const PLAIN = {
   section: { shape: 'flat', width: 19.05, thickness: 7.9375, material: 'steel' },
@@ -12,7 +22,7 @@ test.describe('the slice, end to end', () => {
     await expect(page.getByRole('heading', { name: /Overdue/ })).toBeVisible()
     await page.getByRole('link', { name: 'Stable' }).click()
     await page.getByRole('button', { name: 'New horse' }).click()
-    await page.getByRole('dialog').getByLabel('Name', { exact: true }).fill('Tansy')
+    await typeOver(page.getByRole('dialog').getByLabel('Name', { exact: true }), 'Tansy')
     await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click()
     await expect(page.getByRole('heading', { name: 'Tansy' })).toBeVisible()
     await expect(page.getByText('No pattern yet')).toHaveCount(4)
@@ -40,13 +50,13 @@ test.describe('the slice, end to end', () => {
     await expect(page.getByRole('row', { name: /Hole 1, outer branch/ })).toBeVisible()
 
     await page.getByRole('button', { name: 'Save pattern' }).click()
-    await page.getByRole('dialog').getByLabel('Name').fill('First set')
+    await typeOver(page.getByRole('dialog').getByLabel('Name'), 'First set')
     await page.getByRole('dialog').getByRole('button', { name: 'Save', exact: true }).click()
     await expect(page.getByText('Saved: First set')).toBeVisible()
     await expect(page.getByText('saved', { exact: true })).toBeVisible()
 
     await page.getByRole('button', { name: 'Finish visit' }).click()
-    await page.getByRole('dialog').getByLabel('Note for next time').fill('Look at the inner heel')
+    await typeOver(page.getByRole('dialog').getByLabel('Note for next time'), 'Look at the inner heel')
     await page.getByRole('dialog').getByRole('button', { name: 'Finish' }).click()
     await page.getByRole('link', { name: 'Tansy' }).click()
     await expect(page.getByText('LF First set')).toBeVisible()

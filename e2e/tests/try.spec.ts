@@ -1,4 +1,13 @@
-import { expect, expectAccessible, field, openBench, test, typeFive } from '../support/fixtures'
+import {
+  expect,
+  expectAccessible,
+  field,
+  openBench,
+  test,
+  typeFive,
+  typeOver,
+  onPhone,
+} from '../support/fixtures'
 
 test.describe('a try-on', () => {
   test('by the tape: what is off is bent from toe to heel, and stepped through on the drawing', async ({
@@ -31,7 +40,7 @@ test.describe('a try-on', () => {
     await page.getByRole('tab', { name: 'Nail' }).click()
     await page.getByRole('tab', { name: 'Try' }).click()
     await expect(field(page, 'anvil.heelWidth')).toHaveValue(/3 1\/8/)
-    await field(page, 'anvil.heelWidth').fill('11')
+    await typeOver(field(page, 'anvil.heelWidth'), '11')
     await expect(
       page
         .getByRole('alert')
@@ -56,84 +65,80 @@ test.describe('a try-on', () => {
     browser,
     server,
   }) => {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
-    const page = await context.newPage()
-    await page.goto(`${server.url}/round`)
-    await openBench(page, 'Buttercup')
-    await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
-    await page.getByRole('tab', { name: 'Try' }).tap()
-    await page.getByRole('radio', { name: 'On the foot' }).tap()
-    for (const branch of ['outer', 'inner'])
-      for (let i = 0; i < 2; i++)
-        await page.getByRole('button', { name: `Tighter at the heel, ${branch}` }).tap()
-    await expect(page.getByText('1/4" tight')).toHaveCount(2)
-    const bends = page.getByTestId('bends').getByRole('listitem')
-    await expect(bends).toHaveCount(2)
-    await expect(bends.first()).toContainText('Open')
-    await expect(bends.last()).toContainText('Open')
-    await page.getByRole('button', { name: 'Make bend 1' }).tap()
-    await page.getByRole('button', { name: 'Make bend 2' }).tap()
-    await expect(page.getByRole('button', { name: 'All made' })).toBeDisabled()
-    // A thumb on the drawing says the same: it is wide there after all.
-    await page.getByRole('button', { name: 'Inner heel: wider' }).tap()
-    await expect(page.getByText('1/4" tight')).toHaveCount(1)
-    // Tried again it is right: nothing was seen off, and nothing is asked for.
-    await page.getByRole('button', { name: 'Another try: clear' }).tap()
-    await expect(bends).toHaveCount(0)
-    await context.close()
+    await onPhone(browser, server, async (page) => {
+      await openBench(page, 'Buttercup')
+      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+      await page.getByRole('tab', { name: 'Try' }).tap()
+      await page.getByRole('radio', { name: 'On the foot' }).tap()
+      for (const branch of ['outer', 'inner'])
+        for (let i = 0; i < 2; i++)
+          await page.getByRole('button', { name: `Tighter at the heel, ${branch}` }).tap()
+      await expect(page.getByText('1/4" tight')).toHaveCount(2)
+      const bends = page.getByTestId('bends').getByRole('listitem')
+      await expect(bends).toHaveCount(2)
+      await expect(bends.first()).toContainText('Open')
+      await expect(bends.last()).toContainText('Open')
+      await page.getByRole('button', { name: 'Make bend 1' }).tap()
+      await page.getByRole('button', { name: 'Make bend 2' }).tap()
+      await expect(page.getByRole('button', { name: 'All made' })).toBeDisabled()
+      // A thumb on the drawing says the same: it is wide there after all.
+      await page.getByRole('button', { name: 'Inner heel: wider' }).tap()
+      await expect(page.getByText('1/4" tight')).toHaveCount(1)
+      // Tried again it is right: nothing was seen off, and nothing is asked for.
+      await page.getByRole('button', { name: 'Another try: clear' }).tap()
+      await expect(bends).toHaveCount(0)
+    })
   })
 
   test('its contact is tapped, it is accepted and logged, and what comes back is told', async ({
     browser,
     server,
   }) => {
-    const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
-    const page = await context.newPage()
-    await page.goto(`${server.url}/round`)
-    await openBench(page, 'Dunlin')
-    await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
-    await page.getByRole('tab', { name: 'Try' }).tap()
-    await page.getByText('Level', { exact: true }).tap()
-    await page.getByRole('radio', { name: 'inner heel up' }).tap()
-    await expect(page.getByTestId('level')).toContainText('strike it down')
+    await onPhone(browser, server, async (page) => {
+      await openBench(page, 'Dunlin')
+      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+      await page.getByRole('tab', { name: 'Try' }).tap()
+      await page.getByText('Level', { exact: true }).tap()
+      await page.getByRole('radio', { name: 'inner heel up' }).tap()
+      await expect(page.getByTestId('level')).toContainText('strike it down')
 
-    await page.getByText('Contact', { exact: true }).tap()
-    const heel = page.getByRole('button', { name: /^outer heel:/ })
-    for (const seen of ['even', 'gap', 'chipped wall', 'sole pressure']) {
-      await heel.tap()
-      await expect(heel).toHaveAccessibleName(`outer heel: ${seen}`)
-    }
-    await expect(page.getByTestId('contacts')).toContainText('seat the web out there')
-    await page.getByRole('button', { name: 'The rest is even' }).tap()
-    await expect(page.getByRole('button', { name: 'inner toe: even' })).toBeVisible()
-    await expectAccessible(page)
+      await page.getByText('Contact', { exact: true }).tap()
+      const heel = page.getByRole('button', { name: /^outer heel:/ })
+      for (const seen of ['even', 'gap', 'chipped wall', 'sole pressure']) {
+        await heel.tap()
+        await expect(heel).toHaveAccessibleName(`outer heel: ${seen}`)
+      }
+      await expect(page.getByTestId('contacts')).toContainText('seat the web out there')
+      await page.getByRole('button', { name: 'The rest is even' }).tap()
+      await expect(page.getByRole('button', { name: 'inner toe: even' })).toBeVisible()
+      await expectAccessible(page)
 
-    await page.getByText('Bends', { exact: true }).tap()
-    await page.getByRole('radio', { name: 'On the foot' }).tap()
-    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Tighter at the heel, outer' }).tap()
-    // Seen off on one branch, only that branch is bent.
-    const bends = page.getByTestId('bends').getByRole('listitem')
-    await expect(bends.first()).toContainText('outer branch')
-    await expect(bends.filter({ hasText: 'inner branch' })).toHaveCount(0)
-    await page.getByRole('button', { name: 'Make bend 1' }).tap()
-    await page.getByRole('button', { name: 'More: Walks to the horse' }).tap()
-    await page.getByLabel('Minutes').tap()
-    await page.keyboard.type('14')
-    await page.getByRole('button', { name: 'Log it, try again' }).tap()
-    const tries = page.getByTestId('tries').getByRole('listitem')
-    await expect(tries).toHaveText([/2 walks, 14 min, .* off, 1 bend\./])
-    await expect(page.getByLabel('Minutes')).toHaveValue('')
-    await page.getByRole('button', { name: 'It fits: log it' }).tap()
-    await expect(tries.last()).toContainText('it fits')
-    await page.getByText('What comes back').tap()
-    await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
-    await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
-    await expectAccessible(page)
-    // It is kept: after a reload it is listed again.
-    await page.reload()
-    await page.getByRole('tab', { name: 'Try' }).tap()
-    await expect(tries).toHaveCount(2)
-    await context.close()
+      await page.getByText('Bends', { exact: true }).tap()
+      await page.getByRole('radio', { name: 'On the foot' }).tap()
+      for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Tighter at the heel, outer' }).tap()
+      // Seen off on one branch, only that branch is bent.
+      const bends = page.getByTestId('bends').getByRole('listitem')
+      await expect(bends.first()).toContainText('outer branch')
+      await expect(bends.filter({ hasText: 'inner branch' })).toHaveCount(0)
+      await page.getByRole('button', { name: 'Make bend 1' }).tap()
+      await page.getByRole('button', { name: 'More: Walks to the horse' }).tap()
+      await page.getByLabel('Minutes').tap()
+      await page.keyboard.type('14')
+      await page.getByRole('button', { name: 'Log it, try again' }).tap()
+      const tries = page.getByTestId('tries').getByRole('listitem')
+      await expect(tries).toHaveText([/2 walks, 14 min, .* off, 1 bend\./])
+      await expect(page.getByLabel('Minutes')).toHaveValue('')
+      await page.getByRole('button', { name: 'It fits: log it' }).tap()
+      await expect(tries.last()).toContainText('it fits')
+      await page.getByText('What comes back').tap()
+      await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
+      await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
+      await expectAccessible(page)
+      // It is kept: after a reload it is listed again.
+      await page.reload()
+      await page.getByRole('tab', { name: 'Try' }).tap()
+      await expect(tries).toHaveCount(2)
+    })
   })
 
   test('from points that were typed; a line that is none is named, and nothing typed is lost', async ({

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { planShoe } from '../plan/plan'
+import { made } from '../testing/made'
+import { branchVolume } from '../testing/referee/referee'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { inches } from '../units/length'
 
@@ -39,6 +41,19 @@ describe('uneven branches', () => {
     expect(branches.lateral).toBeGreaterThan(branches.medial + 3)
     expect(branches.lateral + branches.medial).toBeCloseTo(cutLength, 9)
     expect(marks.find((mark) => mark.kind === 'toe')!.fromEnd).toBeCloseTo(branches.lateral, 9)
+  })
+})
+
+describe('a section whose middle lies elsewhere than the bar’s', () => {
+  it('takes its area along its own way: a broad deep seat pushes steel out to where the way is longer', () => {
+    const seated = made([{ kind: 'seating-out', across: 13, depth: 5 }], {
+      section: { width: 25, thickness: 10.5 },
+    })
+    // The referee walks each section's own middle, in chords.
+    const walked = branchVolume(seated) / (25 * 10.5)
+    expect(Math.abs(seated.iron.cutLength - walked) / walked).toBeLessThan(0.003)
+    // Along the middle of the bar it would come out shorter by some millimetres.
+    expect(seated.iron.centrelineLength).toBeLessThan(walked - 2)
   })
 })
 

@@ -69,10 +69,11 @@ export function modifiedRims(
   return layRims(outline, { ...lay, web }, plain.centroidShare)
 }
 
-/** The section at every place and the profile that follows from it. */
+/** The section at every place and the profile that follows from it; the bar’s own centroid lies so far in, as a share of the web. */
 export function buildBar(
   chosen: readonly Chosen[],
   context: ShoeContext,
+  centroidShare: number,
 ): { profile: Profile; cuts: SectionCut[] } {
   const { rims, section } = context
   const places = barPlaces(rims)
@@ -101,7 +102,7 @@ export function buildBar(
   const set = chosen.filter(({ modification }) => modification.setOn)
   const gathered = chosen.flatMap(({ modification, values }) => modification.gather?.(context, values) ?? [])
   return {
-    profile: profileOf(places, asForged, finished, gathered),
+    profile: profileOf(places, asForged, finished, gathered, centroidShare),
     cuts: places.map((place, i) => ({ place, form: raisedBy(finished[i]!, place, set, context) })),
   }
 }

@@ -95,7 +95,10 @@ describe('what is forged', () => {
     expect(form.width).toBeCloseTo(19.05 + 16.8 / 7.9375, 6)
     expect(formArea(form)).toBeCloseTo(area, 6)
     expect(plan.iron.weight / plan.iron.cutLength).toBeCloseTo(plain.iron.weight / plain.iron.cutLength, 3)
-    expect(Math.abs(plan.iron.cutLength - plain.iron.cutLength)).toBeLessThan(4)
+    // The wider web runs further in, and so does its middle: a little less bar.
+    const shorter = plain.iron.cutLength - plan.iron.cutLength
+    expect(shorter).toBeGreaterThan(0)
+    expect(shorter).toBeLessThan(5)
   })
 
   it('crease: a quarter one only at the nails, none nowhere; its ends are marked', () => {

@@ -125,6 +125,34 @@ describe('lateral trailer', () => {
     expect(nails.filter(({ branch }) => branch === 'medial')).toHaveLength(4)
   })
 
+  it('is as long as was asked in any bar, however far it has to turn', () =>
+    fc.assert(
+      fc.property(anyFoot, fc.double({ min: 0.13, max: 0.21, noNaN: true }), (foot, share) => {
+        const width = foot.width * share
+        const cut = (length: number) =>
+          planShoe(foot, shoeWith([{ kind: 'trailer', length, upset: 0 }], { section: { width } })).iron
+            .cutLength
+        // Chords of the bend: a little shorter than the arc.
+        expect(Math.abs(cut(45) - cut(15) - 30)).toBeLessThan(0.3)
+      }),
+      { numRuns: 40 },
+    ))
+
+  it('turns a short one more sharply, and says when its line falls short of its aim', () => {
+    const turned = (length: number, width: number) => {
+      const plan = made([{ kind: 'trailer', length, aim: 30 }], { section: { width } })
+      const [, degrees] = /Turned out (\d+)°/.exec(inMm(plan.modifications[0]!.told[0]!))!
+      return { degrees: Number(degrees), falls: codes(plan).includes('trailer-falls-short') }
+    }
+    const long = turned(40, 24)
+    expect(long.falls).toBe(false)
+    // Sharper about a nearer middle it has a degree or two more to go.
+    expect(Math.abs(turned(20, 24).degrees - long.degrees)).toBeLessThan(3)
+    expect(turned(20, 24).falls).toBe(false)
+    expect(turned(15, 36).degrees).toBeLessThan(turned(40, 36).degrees - 5)
+    expect(turned(15, 36).falls).toBe(true)
+  })
+
   it('keeps the heel covered for any foot', () =>
     fc.assert(
       fc.property(anyFoot, (foot) => {

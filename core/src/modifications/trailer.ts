@@ -55,11 +55,17 @@ interface TrailerLine {
   back: Vec
   /** Radians it is turned outward. */
   turn: number
+  /** Of the bend, along the middle of the web. */
   radius: number
+  /** Radians it is turned less than its aim asks for: too short, or turned as far as a trailer is. */
+  falls: number
 }
 
 /** Where the bend ends and which way the trailer runs from it. */
-function leaving({ seat, back, radius }: TrailerLine, turn: number): { from: Vec; way: Vec } {
+function leaving(
+  { seat, back, radius }: Omit<TrailerLine, 'turn' | 'falls'>,
+  turn: number,
+): { from: Vec; way: Vec } {
   // Going back along the outer branch, outward lies to the left.
   const left: Vec = [-back[1], back[0]]
   const centre = along(seat, left, radius)
@@ -68,27 +74,38 @@ function leaving({ seat, back, radius }: TrailerLine, turn: number): { from: Vec
 }
 
 /**
- * The turn for which the trailer's line, carried forward, runs through a point; 0 where none does. The line touches the
- * circle of the bend wherever it leaves it: how far it passes the circle's middle, measured across itself, stays the same.
+ * The turn for which the trailer's line, carried forward, runs through a point; what no line through it can do is left at
+ * the turn that comes nearest. The line touches the circle of the bend wherever it leaves it: how far it passes the
+ * circle's middle, measured across itself, stays the same.
  */
-function aimedAt({ seat, back, radius }: Omit<TrailerLine, 'turn'>, target: Vec): number {
+function aimedAt({ seat, back, radius }: Omit<TrailerLine, 'turn' | 'falls'>, target: Vec): number {
   const centre = along(seat, [-back[1], back[0]], radius)
   const to = subtract(target, centre)
   const passes = cross(subtract(seat, centre), back) / magnitude(to)
-  if (Math.abs(passes) > 1) return 0
-  const straightTo = Math.atan2(to[1], to[0]) - Math.atan2(back[1], back[0])
-  const turns = [Math.asin(passes), Math.PI - Math.asin(passes)].map((off) => {
-    const turn = (straightTo + off) % (2 * Math.PI)
-    return turn < 0 ? turn + 2 * Math.PI : turn
-  })
-  return turns.find((turn) => turn <= MOST_TURN) ?? 0
+  // Of the two lines that pass it so, the one whose target lies before the trailer, not behind it.
+  const off = Math.PI - Math.asin(Math.min(1, Math.max(-1, passes)))
+  const turn = Math.atan2(to[1], to[0]) - Math.atan2(back[1], back[0]) + off
+  return Math.max(0, Math.atan2(Math.sin(turn), Math.cos(turn)))
 }
 
 /** A trailer is turned out no further than this, radians. */
 const MOST_TURN = 1.2
+/** How often a bend that is too long is made sharper: what it is aimed at moves little by it. */
+const SHARPER = 4
+/** What it may be turned less than asked before it is said, radians. */
+const FALLS = 0.02
+/** Behind its bend it runs straight for at least this, mm. */
+const LEAST_STRAIGHT = 2
 
 /** A point of the inner half of the outer rim, mm along it from the middle of the toe: what the trailer points at. */
 const target = ({ plain }: ShoeContext, aim: number): Vec => placeAt(plain.outer, plain.toe + aim).point
+
+/** Where the trailer's line, carried forward, comes as far as its target: the target itself, where it can point at it. */
+function ahead(context: ShoeContext, values: Figures): Vec {
+  const line = lineOf(context, values)
+  const { from, way } = leaving(line, line.turn)
+  return along(from, way, -magnitude(subtract(target(context, values.aim), from)))
+}
 
 /** Where hole 2 of the inner branch lies along the rim, and the gap before it; mm from the toe. */
 function innerHoles({ plainHoles, plain }: ShoeContext): { gap: number; second: number } {
@@ -103,12 +120,19 @@ const lineOf = once((context: ShoeContext, values: Figures): TrailerLine => {
   const { plain, landmarks, section } = context
   const seatStation = nearestStation(plain.outer, landmarks.lateralButtress)
   const { tangent } = placeAt(plain.outer, seatStation)
-  const line = {
+  const run = {
     seat: webMiddle({ rims: plain }, seatStation),
     back: [-tangent[0], -tangent[1]] as const,
-    radius: section.width,
   }
-  return { ...line, turn: aimedAt(line, target(context, values.aim)) }
+  const at = target(context, values.aim)
+  const wanted = (radius: number) => aimedAt({ ...run, radius }, at)
+  // A short one is turned more sharply, at most about its own inner edge, and then less far: it is as long as was asked.
+  const room = values.length - LEAST_STRAIGHT
+  let radius = section.width
+  for (let i = 0; i < SHARPER && Math.min(MOST_TURN, wanted(radius)) * radius > room; i++)
+    radius = Math.max(section.width / 2, room / Math.min(MOST_TURN, wanted(radius)))
+  const turn = Math.min(MOST_TURN, room / radius, wanted(radius))
+  return { ...run, radius, turn, falls: wanted(radius) - turn }
 })
 
 /** The outer rim with its outer heel turned out behind the seat, and its inner heel cut square across from that seat. */
@@ -116,7 +140,7 @@ function trailedRim(rim: OuterRim, context: ShoeContext, values: Figures): Outer
   const { section } = context
   const line = lineOf(context, values)
   const bend = line.radius * line.turn
-  const straight = Math.max(2, values.length - bend)
+  const straight = values.length - bend
   const points: Vec[] = []
   const tangents: Vec[] = []
   const lay = (middle: Vec, way: Vec) => {
@@ -210,10 +234,7 @@ export const trailer = modificationOf({
     { label: 'Heel seat', station: nearestStation(context.rims.outer, lineOf(context, values).seat) },
   ],
   guides: (context, values) => [
-    {
-      label: 'line of the trailer',
-      line: [webMiddle(context, 0), target(context, values.aim)],
-    },
+    { label: 'line of the trailer', line: [webMiddle(context, 0), ahead(context, values)] },
     {
       label: 'inner heel cut',
       line: [webMiddle(context, stationAt(context, 'medial', 1)), lineOf(context, values).seat],
@@ -241,6 +262,17 @@ export const trailer = modificationOf({
     ]
   },
   cautions: (context, values) => [
+    ...(lineOf(context, values).falls > FALLS
+      ? [
+          {
+            code: 'trailer-falls-short',
+            severity: 'note' as const,
+            title: 'Trailer turned out less than its aim',
+            text: 'It is not turned out as far as its line asks for: carried forward, the line meets the rim further out than its aim.',
+            action: 'Longer, or in narrower bar; or aim it nearer the middle of the toe.',
+          },
+        ]
+      : []),
     ...(values.aim > innerHoles(context).gap
       ? [
           {

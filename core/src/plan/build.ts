@@ -16,12 +16,12 @@ export interface Built extends Laid {
 
 /** Forges the sections along the rims, and the pieces beside them. */
 export function buildShoe(laid: Laid): Built {
-  const { chosen, context } = laid
+  const { chosen, context, centroidShare } = laid
   const own = ownOf(laid)
   return {
     ...laid,
     own,
-    ...buildBar(chosen, context),
+    ...buildBar(chosen, context, centroidShare),
     parts: [...own, ...chosen].flatMap(
       ({ modification, values }) => modification.parts?.(context, values) ?? [],
     ),

@@ -83,14 +83,16 @@ function bendAt({ tangents, stations }: Track, i: number): number {
  * The profile from the section at each place.
  *
  * @param forms as forged, and as they are once rasped, beside each place
+ * @param centroidShare how far in the bar's own centroid lies, as a share of the web: its path is what s runs over
  */
 export function profileOf(
   places: readonly BarPlace[],
   forged: readonly SectionForm[],
   finished: readonly SectionForm[],
   gathered: readonly Gathered[],
+  centroidShare: number,
 ): Profile {
-  const area = areasOf(forged)
+  const area = countedAreas(forged, places, centroidShare)
   const plain: Profile = {
     s: places.map(({ s }) => s),
     width: forged.map(({ width }) => width),
@@ -99,39 +101,40 @@ export function profileOf(
     finished:
       finished === forged
         ? area
-        : finished.map((form, i) =>
-            form === forged[i] ? area[i]! : finishedArea(form, forged[i]!, places[i]!),
-          ),
+        : // Nothing is rasped on: where web turns about its own inner edge, less steel could count for more.
+          countedAreas(finished, places, centroidShare).map((one, i) => Math.min(one, area[i]!)),
   }
   return withGathered(plain, gathered)
 }
 
-/** The area of each; most of a shoe is the same bar at every place, one section for all of them. */
-function areasOf(forms: readonly SectionForm[]): number[] {
-  let last: SectionForm | undefined
-  let area = 0
-  return forms.map((form) => {
-    if (form !== last) area = formArea((last = form))
-    return area
-  })
-}
-
 /** A path shorter than this share of the outer rim's is not believed. */
 const LEAST_PATH = 0.3
-
-const EDGES = ['outerGround', 'innerGround', 'outerFoot', 'innerFoot'] as const
+/** A centroid no further off the bar's own than this lies on its path, mm. */
+const ON_PATH = 1e-9
 
 /**
- * Area of the finished section as it counts along the path of the bar's centroid: what is rasped from the outer edge
- * lay on a longer path than what stays (Pappus-Guldin for the section that is left).
+ * Area of each section as it counts along the path of the bar's own centroid. Steel that is pushed outward by a seat, or
+ * stays there when the inner edge is rasped, lies on a longer path than that (Pappus-Guldin for the section that is left).
  */
-function finishedArea(form: SectionForm, forged: SectionForm, { bend }: BarPlace): number {
-  const untouched = form.bend?.of !== 'ground' && EDGES.every((edge) => form[edge] === forged[edge])
-  if (untouched || form.shape === 'half-round') return formArea(form)
-  // Where the web turns about its own inner rim the path has no length to compare with.
-  const path = Math.max(LEAST_PATH, 1 - bend * formCentroid(forged))
-  const counted = (formArea(form) * Math.max(LEAST_PATH, 1 - bend * formCentroid(form))) / path
-  return Math.min(counted, formArea(forged))
+function countedAreas(
+  forms: readonly SectionForm[],
+  places: readonly BarPlace[],
+  centroidShare: number,
+): number[] {
+  let last: SectionForm | undefined
+  let area = 0
+  let centroid = 0
+  return forms.map((form, i) => {
+    // Most of a shoe is the same bar at every place, one section for all of them.
+    if (form !== last) {
+      area = formArea((last = form))
+      centroid = formCentroid(form)
+    }
+    const own = centroidShare * form.width
+    if (Math.abs(centroid - own) < ON_PATH) return area
+    const path = (inset: number) => Math.max(LEAST_PATH, 1 - places[i]!.bend * inset)
+    return (area * path(centroid)) / path(own)
+  })
 }
 
 /** How near beside a step its two entries lie, mm. */

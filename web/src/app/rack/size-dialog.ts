@@ -9,10 +9,6 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog'
 import {
-  checkSize,
-  describeProblem,
-  lengthFromSold,
-  parseLength,
   bends,
   SIZE_CLIPS,
   SIZE_FEET,
@@ -20,55 +16,19 @@ import {
   SIZE_KIND_LABELS,
   SIZE_KINDS,
   type Size,
-  type SizeClips,
-  type SizeFeet,
-  type SizeKind,
 } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
 import { failureText } from '../state/api'
 import { SizeTable } from '../state/size-table'
-import { holeText, readHoleText } from './hole-text'
+import { SIZE_LENGTHS, SIZE_NUMBERS, type SizeLength, type SizeNumber } from './size-fields'
+import { NEW_SIZE, readTypedSize, typeSize, type SizeFigures, type TypedSize } from './typed-size'
 
 /** A size to change, or one that a new one is like; a new one where there is neither. */
 export interface SizeDialogData {
   size?: Size
   like?: Size
 }
-
-/** What a size begins with where nothing is known of it. */
-const NEW: Omit<Size, 'id' | 'version'> = {
-  ...{ range: '', label: '', kind: 'creased-steel', feet: 'front', web: 20, thickness: 8, length: 305 },
-  ...{ lengthDerived: false, holes: { lateral: [], medial: [] }, price: null, onVan: 0, keepOnVan: 0 },
-  archived: false,
-}
-
-type LengthKey = 'web' | 'thickness' | 'length' | 'width' | 'toeToHeels' | 'crease'
-type NumberKey = 'weight' | 'price' | 'onVan' | 'keepOnVan'
-
-const LENGTHS: readonly { key: LengthKey; label: string; where: string }[] = [
-  { key: 'web', label: 'Web', where: 'Width of the steel.' },
-  { key: 'thickness', label: 'Thickness', where: 'From the foot to the ground.' },
-  { key: 'length', label: 'Length', where: 'Along the middle of the web, heel to heel round the toe.' },
-  { key: 'width', label: 'Width', where: 'Outside, at its widest, as it comes. May stay empty.' },
-  {
-    key: 'toeToHeels',
-    label: 'Toe to heels',
-    where: 'As it comes. With the width it stands in for a length nobody measured.',
-  },
-  {
-    key: 'crease',
-    label: 'Crease from the rim',
-    where: 'Where it begins: no saw goes further in. May stay empty.',
-  },
-]
-
-const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
-  { key: 'onVan', label: 'On the van', where: 'How many hang there now.' },
-  { key: 'keepOnVan', label: 'Keep on the van', where: 'With fewer it is to be ordered.' },
-  { key: 'weight', label: 'Weight, g', where: 'Of one. May stay empty.' },
-  { key: 'price', label: 'Price', where: 'Of one. May stay empty.' },
-]
 
 /** One size, typed; closes only once it is stored. */
 @Component({
@@ -102,39 +62,39 @@ const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
           </label>
           <label
             >Made of
-            <select #kind (change)="kindOf.set($any(kind.value))">
+            <select #kind (change)="type('kind', kind.value)">
               @for (one of kinds; track one) {
-                <option [value]="one" [selected]="one === kindOf()">{{ kindLabels[one] }}</option>
+                <option [value]="one" [selected]="one === typed().kind">{{ kindLabels[one] }}</option>
               }
             </select>
           </label>
           <label
             >For
-            <select #feet (change)="feetOf.set($any(feet.value))">
+            <select #feet (change)="type('feet', feet.value)">
               @for (one of feetKinds; track one) {
-                <option [value]="one" [selected]="one === feetOf()">{{ feetLabels[one] }}</option>
+                <option [value]="one" [selected]="one === typed().feet">{{ feetLabels[one] }}</option>
               }
             </select>
           </label>
           <label
             >Clips
-            <select #clips (change)="clipsOf.set($any(clips.value))">
+            <select #clips (change)="type('clips', clips.value)">
               @for (one of clipKinds; track one) {
-                <option [value]="one" [selected]="one === clipsOf()">{{ one }}</option>
+                <option [value]="one" [selected]="one === typed().clips">{{ one }}</option>
               }
             </select>
           </label>
-          @for (one of lengths(); track one.key) {
+          @for (one of lengths(); track one) {
             <label
-              >{{ one.label }}, {{ text.style().unit }}
+              >{{ fields[one].label }}, {{ style.unit }}
               <input
                 class="typed"
                 #box
                 inputmode="text"
-                [value]="typed()[one.key]"
-                (input)="type(one.key, box.value)"
+                [value]="typed()[one]"
+                (input)="type(one, box.value)"
               />
-              <small>{{ one.where }}</small>
+              <small>{{ fields[one].where }}</small>
             </label>
           }
         </div>
@@ -145,21 +105,21 @@ const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
         <label
           >Inner holes
           <input class="typed" #inner [value]="typed().medial" (input)="type('medial', inner.value)" />
-          <small>{{ example() }}</small>
+          <small>{{ example }}</small>
         </label>
         <button type="button" class="tap" (click)="type('medial', typed().lateral)">Inner as outer</button>
         <div class="pair">
-          @for (one of numbers; track one.key) {
+          @for (one of numbers; track one) {
             <label
-              >{{ one.label }}
+              >{{ numberFields[one].label }}
               <input
                 class="typed"
                 #box
                 inputmode="decimal"
-                [value]="typed()[one.key]"
-                (input)="type(one.key, box.value)"
+                [value]="typed()[one]"
+                (input)="type(one, box.value)"
               />
-              <small>{{ one.where }}</small>
+              <small>{{ numberFields[one].where }}</small>
             </label>
           }
         </div>
@@ -221,7 +181,7 @@ const NUMBERS: readonly { key: NumberKey; label: string; where: string }[] = [
 })
 export class SizeDialog {
   protected readonly data = inject<SizeDialogData>(MAT_DIALOG_DATA)
-  protected readonly text = inject(FigureText)
+  private readonly text = inject(FigureText)
   private readonly table = inject(SizeTable)
   private readonly dialog = inject<MatDialogRef<SizeDialog, Size>>(MatDialogRef)
   protected readonly kinds = SIZE_KINDS
@@ -229,50 +189,32 @@ export class SizeDialog {
   protected readonly feetKinds = SIZE_FEET
   protected readonly feetLabels = SIZE_FEET_LABELS
   protected readonly clipKinds = SIZE_CLIPS
-  protected readonly numbers = NUMBERS
+  protected readonly fields = SIZE_LENGTHS
+  protected readonly numberFields = SIZE_NUMBERS
+  protected readonly numbers = Object.keys(SIZE_NUMBERS) as SizeNumber[]
   protected readonly saving = signal(false)
   protected readonly problems = signal<readonly string[]>([])
 
-  private readonly start: Omit<Size, 'id' | 'version'> = this.data.size ?? {
-    ...(this.data.like ?? NEW),
+  private readonly start: SizeFigures = this.data.size ?? {
+    ...(this.data.like ?? NEW_SIZE),
     ...(this.data.like && { label: '', onVan: 0 }),
   }
-  protected readonly kindOf = signal<SizeKind>(this.start.kind)
-  protected readonly feetOf = signal<SizeFeet>(this.start.feet)
-  protected readonly clipsOf = signal<SizeClips>(this.start.clips ?? 'none')
+  /** The unit in which this dialog was opened: what is typed is read in it. */
+  protected readonly style = this.text.style()
+  protected readonly typed = signal(typeSize(this.start, this.style))
   /** Only of a shoe that is sawn is it asked where its crease begins. */
   protected readonly lengths = computed(() =>
-    LENGTHS.filter(({ key }) => key !== 'crease' || !bends(this.kindOf())),
+    (Object.keys(SIZE_LENGTHS) as SizeLength[]).filter(
+      (key) => key !== 'crease' || !bends(this.typed().kind),
+    ),
   )
-  private readonly before = this.asTyped()
-  protected readonly typed = signal(this.before)
   /** One place made up once: a record sent twice is stored once. */
   private readonly id = this.data.size?.id ?? crypto.randomUUID()
 
-  protected readonly example = computed(() =>
-    this.text.style().unit === 'in' ? 'As 1 3/8 : 5/16; 2 1/8 : 5/16' : 'As 36 : 8.5; 54 : 8.5',
-  )
+  protected readonly example =
+    this.style.unit === 'in' ? 'As 1 3/8 : 5/16; 2 1/8 : 5/16' : 'As 36 : 8.5; 54 : 8.5'
 
-  private asTyped(): Record<LengthKey | NumberKey | 'range' | 'label' | 'lateral' | 'medial', string> {
-    const { range, label, web, thickness, length, width, crease, holes, weight, price, onVan, keepOnVan } =
-      this.start
-    const style = this.text.style()
-    return {
-      ...{ range, label, web: this.text.bare(web), thickness: this.text.bare(thickness) },
-      ...{ length: this.text.bare(length), width: width === undefined ? '' : this.text.bare(width) },
-      crease: crease === undefined ? '' : this.text.bare(crease),
-      toeToHeels: '',
-      ...{ lateral: holeText(holes.lateral, style), medial: holeText(holes.medial, style) },
-      ...{
-        weight: String(weight ?? ''),
-        price: String(price ?? ''),
-        onVan: String(onVan),
-        keepOnVan: String(keepOnVan),
-      },
-    }
-  }
-
-  protected type(key: keyof ReturnType<SizeDialog['asTyped']>, value: string): void {
+  protected type(key: keyof TypedSize, value: string): void {
     this.typed.update((now) => ({ ...now, [key]: value }))
   }
 
@@ -282,10 +224,9 @@ export class SizeDialog {
 
   protected save(event: Event): void {
     event.preventDefault()
-    const { size, wrong } = this.read()
-    const problems = wrong.length > 0 ? [] : checkSize(size, '')
-    this.problems.set([...wrong, ...problems.map((problem) => describeProblem(problem, this.text.style()))])
-    if (this.problems().length === 0) void this.store(size)
+    const read = readTypedSize(this.typed(), this.start, this.style)
+    this.problems.set('wrong' in read ? read.wrong : [])
+    if ('size' in read) void this.store({ ...read.size, id: this.id, version: this.data.size?.version ?? 0 })
   }
 
   private async store(size: Size): Promise<void> {
@@ -298,70 +239,5 @@ export class SizeDialog {
     } finally {
       this.saving.set(false)
     }
-  }
-
-  /** What was typed as a size; what was not touched stays as exact as it was. */
-  private read(): { size: Size; wrong: string[] } {
-    const [typed, wrong] = [this.typed(), [] as string[]]
-    const length = (key: LengthKey): number | undefined => {
-      if (key !== 'toeToHeels' && typed[key] === this.before[key]) return this.start[key]
-      if (typed[key].trim() === '') return undefined
-      const read = parseLength(typed[key], this.text.style().unit)
-      if (read.ok) return Number(read.mm.toFixed(3))
-      wrong.push(`${LENGTHS.find((one) => one.key === key)!.label}: ${read.message}`)
-      return undefined
-    }
-    const number = (key: NumberKey): number | undefined => {
-      if (typed[key].trim() === '') return undefined
-      const value = Number(typed[key].replace(',', '.'))
-      if (Number.isFinite(value) && value >= 0) return value
-      wrong.push(`${NUMBERS.find((one) => one.key === key)!.label}: ${typed[key]} is no number`)
-      return undefined
-    }
-    const holes = (branch: 'lateral' | 'medial') => {
-      if (typed[branch] === this.before[branch]) return this.start.holes[branch]
-      const read = readHoleText(typed[branch], this.text.style())
-      if ('holes' in read) return read.holes
-      wrong.push(read.wrong)
-      return []
-    }
-    if (typed.label.trim() === '') wrong.push('Size: a name or number is needed')
-    const [web, thickness, long, width, crease, weight] = [
-      length('web'),
-      length('thickness'),
-      length('length'),
-      length('width'),
-      bends(this.kindOf()) ? undefined : length('crease'),
-      number('weight'),
-    ]
-    const feet = this.feetOf()
-    const toeToHeels = length('toeToHeels')
-    // What was measured stands before what is worked out.
-    const derived =
-      long === undefined && width !== undefined && web !== undefined && toeToHeels !== undefined
-        ? Number(lengthFromSold({ feet, web, width, toeToHeels }).toFixed(3))
-        : undefined
-    for (const [label, value] of [
-      ['Web', web],
-      ['Thickness', thickness],
-      ['Length, or width and toe to heels,', long ?? derived],
-    ] as const)
-      if (value === undefined && wrong.length === 0) wrong.push(`${label} is needed`)
-    const size: Size = {
-      ...{ id: this.id, version: this.data.size?.version ?? 0, archived: false },
-      ...{ range: typed.range.trim(), label: typed.label.trim(), kind: this.kindOf(), feet: this.feetOf() },
-      ...{ web: web ?? 0, thickness: thickness ?? 0, length: long ?? derived ?? 0 },
-      lengthDerived:
-        derived !== undefined || (this.start.lengthDerived && typed.length === this.before.length),
-      holes: { lateral: holes('lateral'), medial: holes('medial') },
-      ...(width !== undefined && { width }),
-      ...(weight !== undefined && { weight }),
-      ...(crease !== undefined && { crease }),
-      ...(this.clipsOf() !== 'none' && { clips: this.clipsOf() }),
-      price: number('price') ?? null,
-      onVan: Math.round(number('onVan') ?? 0),
-      keepOnVan: Math.round(number('keepOnVan') ?? 0),
-    }
-    return { size, wrong }
   }
 }

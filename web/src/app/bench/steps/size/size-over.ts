@@ -90,46 +90,10 @@ import { Sizing } from './sizing'
       <p class="note">Measure the foot, and the sizes are laid on it here.</p>
     }
   `,
-  styleUrl: '../shoe/views.scss',
+  styleUrls: ['../shoe/views.scss', '../two.scss'],
   styles: `
-    .two {
-      display: grid;
-      flex: 1;
-      grid-template-columns: minmax(0, 1.5fr) minmax(200px, 1fr);
-      gap: 12px;
-      min-height: 0;
-    }
-    svg {
-      min-height: 0;
-      max-height: 100%;
-    }
     .words {
       align-self: center;
-      font-size: 0.92rem;
-    }
-    @media (max-width: 819px) {
-      .two {
-        grid-template-columns: 1fr;
-      }
-      svg {
-        max-height: 62vh;
-      }
-    }
-    .foot {
-      fill: var(--sole);
-      stroke: var(--ink);
-      stroke-width: 0.6;
-    }
-    .frog {
-      fill: none;
-      stroke: var(--ink-soft);
-      stroke-width: 0.6;
-    }
-    .line {
-      fill: none;
-      stroke: var(--ink-soft);
-      stroke-width: 0.5;
-      stroke-dasharray: 2 1.5;
     }
     .mine {
       fill: color-mix(in srgb, var(--steel) 55%, transparent);

@@ -119,31 +119,8 @@ const AWAY = 10
       <p class="note">Measure the foot, and the pattern lies here to bend to.</p>
     }
   `,
-  styleUrl: '../shoe/views.scss',
+  styleUrls: ['../shoe/views.scss', '../two.scss'],
   styles: `
-    .two {
-      display: grid;
-      flex: 1;
-      grid-template-columns: minmax(0, 1.2fr) minmax(240px, 1fr);
-      gap: 14px;
-      min-height: 0;
-    }
-    svg {
-      min-height: 0;
-      max-height: 100%;
-    }
-    .words {
-      overflow: auto;
-      font-size: 0.98rem;
-    }
-    @media (max-width: 819px) {
-      .two {
-        grid-template-columns: 1fr;
-      }
-      svg {
-        max-height: 52vh;
-      }
-    }
     path {
       fill: none;
       stroke-linejoin: round;

@@ -64,21 +64,9 @@ const SHORT: Record<ContactMark, string> = {
       <p class="note">Measure the foot, and the shoe lies here to be tapped.</p>
     }
   `,
-  styleUrl: '../shoe/views.scss',
+  styleUrls: ['../shoe/views.scss', '../two.scss'],
   styles: `
-    .two {
-      display: grid;
-      flex: 1;
-      grid-template-columns: minmax(0, 1.3fr) minmax(220px, 1fr);
-      gap: 14px;
-      min-height: 0;
-    }
-    svg {
-      min-height: 0;
-      max-height: 100%;
-    }
     .words {
-      overflow: auto;
       align-self: center;
     }
     .words ul {
@@ -87,28 +75,6 @@ const SHORT: Record<ContactMark, string> = {
     .acts {
       display: flex;
       gap: 8px;
-    }
-    @media (max-width: 819px) {
-      .two {
-        grid-template-columns: 1fr;
-      }
-      svg {
-        max-height: 58vh;
-      }
-    }
-    .foot {
-      fill: var(--sole);
-      stroke: var(--ink);
-      stroke-width: 0.6;
-    }
-    .frog,
-    .line {
-      fill: none;
-      stroke: var(--ink-soft);
-      stroke-width: 0.5;
-    }
-    .line {
-      stroke-dasharray: 2 1.5;
     }
     .area {
       cursor: pointer;

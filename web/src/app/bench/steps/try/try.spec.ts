@@ -1,137 +1,24 @@
+import { HttpErrorResponse } from '@angular/common/http'
 import { TestBed } from '@angular/core/testing'
-import type { DatedTry, Size, Try } from '@crescent/core'
-import { triesOverTime, type TriesOverTime } from '@crescent/core/anvil'
+import type { DatedTry } from '@crescent/core'
+import { triesOverTime } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
-import { HttpErrorResponse } from '@angular/common/http'
-import { provideRouter } from '@angular/router'
-import { Api } from '../../state/api'
-import { benchActions, benchFeature } from '../../state/bench/bench.feature'
-import { SizeTable } from '../../state/size-table'
-import { settingsActions } from '../../state/settings/settings.feature'
-import { PAGE, show, STORE } from '../../testing'
-import { Desk } from '../desk'
-import { SizeOver } from './size/size-over'
-import { SizePanel } from './size/size-panel'
-import { BendsView } from './try/bends-view'
-import { ContactView } from './try/contact-view'
-import { LevelLook } from './try/level-look'
-import { LogTry } from './try/log-try'
-import { OnFoot } from './try/on-foot'
-import { TriesView } from './try/tries-view'
-import { TryPanel } from './try/try-panel'
+import { benchActions } from '../../../state/bench/bench.feature'
+import { show } from '../../../testing'
+import { anvilBench, moulded, type AnvilServer } from '../anvil-bed'
+import { SizePanel } from '../size/size-panel'
+import { BendsView } from './bends-view'
+import { ContactView } from './contact-view'
+import { LevelLook } from './level-look'
+import { LogTry } from './log-try'
+import { OnFoot } from './on-foot'
+import { TriesView } from './tries-view'
+import { TryPanel } from './try-panel'
 
-const holes = [36, 56, 76].map((fromToe) => ({ fromToe, inset: 9 }))
-const size = (length: number, more: Partial<Size> = {}): Size => ({
-  ...{ id: `size-${length}`, version: 1, range: 'Everyday', label: String(length), kind: 'creased-steel' },
-  ...{ feet: 'front', web: 20, thickness: 8, length, holes: { lateral: holes, medial: holes } },
-  ...{ lengthDerived: false, price: null, onVan: 2, keepOnVan: 1, archived: false },
-  ...more,
-})
-const state = () => TestBed.inject(Store).selectSignal(benchFeature.selectBenchState)()
-const shoe = () => state().drafts!.LF.shoe
-
-let sizes: () => unknown
-/** What was logged, and how the server takes it. */
-let logged: Try[]
-let put: (one: Try) => unknown
-let over: TriesOverTime
-
+let server: AnvilServer
 beforeEach(() => {
-  sizes = () => of([size(310), size(335), size(365)])
-  logged = []
-  put = (one) => {
-    logged.push(one)
-    return of({ ...one, version: 1 })
-  }
-  over = triesOverTime([])
-  TestBed.configureTestingModule({
-    providers: [
-      ...STORE,
-      provideRouter([]),
-      Desk,
-      {
-        provide: Api,
-        useValue: {
-          sizes: () => sizes(),
-          tries: () => of([]),
-          putTry: (one: Try) => put(one),
-          triesOverTime: () => of(over),
-        },
-      },
-    ],
-  })
-  const store = TestBed.inject(Store)
-  store.dispatch(settingsActions.change({ changes: { unit: 'in', denominator: 16 } }))
-  store.dispatch(benchActions.opened({ page: PAGE, kept: {} }))
-  store.dispatch(benchActions.copyLast())
-})
-
-describe('SizePanel', () => {
-  it('lists the sizes with what each needs and why, and lays the one that is taken on the Bench', async () => {
-    const { element, text, press, fixture } = await show(SizePanel)
-    await fixture.whenStable()
-    const cards = () => [...element.querySelectorAll('cr-size-card')]
-    expect(cards()[0]!.textContent).toContain('335')
-    expect(cards()[0]!.querySelector('[data-testid=need]')!.textContent).toMatch(/as it is|open|close/)
-    expect(text()).toContain('too much heel')
-    await press('Use it')
-    expect(shoe().stock).toMatchObject({ kind: 'size', sizeId: 'size-335' })
-    expect(shoe().stock!.facts.label).toBe('Everyday 335')
-    expect(shoe().stock!.facts).not.toHaveProperty('onVan')
-    expect(shoe().section).toEqual({ shape: 'flat', width: 20, thickness: 8, material: 'steel' })
-    expect(shoe().nails!.lateral).toEqual({ driven: [1, 2, 3] })
-    expect(cards()[0]!.textContent).toContain('On the Bench')
-    await press('Make it by hand instead')
-    expect(shoe().stock).toBeUndefined()
-  })
-
-  it('leaves behind what is made while a bar is straight, and undo brings it back', async () => {
-    const store = TestBed.inject(Store)
-    const modifications = [{ kind: 'crease' }, { kind: 'toe-clip' }]
-    store.dispatch(benchActions.setShoe({ shoe: { ...shoe(), modifications }, touched: 'mod.crease' }))
-    store.dispatch(benchActions.settle())
-    const { press, fixture } = await show(SizePanel)
-    await fixture.whenStable()
-    await press('Use it')
-    expect(shoe().modifications).toEqual([{ kind: 'toe-clip' }])
-    store.dispatch(benchActions.undo())
-    expect(shoe().modifications).toEqual(modifications)
-  })
-
-  it('says what to do where there is no table, and tries again where it could not be read', async () => {
-    sizes = () => throwError(() => new HttpErrorResponse({ status: 0 }))
-    const failed = await show(SizePanel)
-    await failed.fixture.whenStable()
-    expect(failed.text()).toContain('The server does not answer')
-    sizes = () => of([])
-    await failed.press('Try again')
-    expect(failed.text()).toContain('No factory sizes are in your table yet')
-  })
-
-  it('says when none fits, and what a shoe made by hand takes', async () => {
-    sizes = () => of([size(200)])
-    const { text, fixture } = await show(SizePanel)
-    await fixture.whenStable()
-    expect(text()).toContain('None of your sizes can be laid on this foot')
-    expect(text()).toMatch(/Made by hand of .*: cut 1\d/)
-  })
-})
-
-describe('SizeOver', () => {
-  it('draws the first choice with its holes, another over it, and tells what to measure', async () => {
-    const table = TestBed.inject(SizeTable)
-    await table.read()
-    const { element, text, fixture } = await show(SizeOver)
-    expect(element.querySelectorAll('svg rect')).toHaveLength(6)
-    expect(element.querySelector('.theirs')).toBeNull()
-    expect(text()).toMatch(/Width, outside ?[\d /]+" ?[\d /]+"/)
-    const panel = await show(SizePanel)
-    await panel.fixture.whenStable()
-    await panel.press('Lay over')
-    await fixture.whenStable()
-    expect(element.querySelector('.theirs')).not.toBeNull()
-  })
+  server = anvilBench()
 })
 
 describe('TryPanel and BendsView', () => {
@@ -196,57 +83,9 @@ describe('TryPanel and BendsView', () => {
     expect(checks[0]!.textContent).toContain('less than a coin')
     expect(checks[2]!.textContent).toContain('Square')
   })
-})
 
-describe('a size that cannot be bent', () => {
-  const moulded = (length: number) =>
-    size(length, { kind: 'polymer', web: 25, thickness: 12, crease: 8, holes: { lateral: [], medial: [] } })
-
-  it('is laid, shifted, sawn and drilled: told in words, drawn with its saw line', async () => {
-    sizes = () => of([moulded(312)])
-    const { element, press, text, fixture } = await show(SizePanel)
-    await fixture.whenStable()
-    expect(element.querySelector('[data-testid=need]')!.textContent).toMatch(/^trim/)
-    await press('Use it')
-    expect(shoe().stock).toMatchObject({
-      facts: { crease: 8 },
-      fitted: { resets: 0, since: PAGE.visit.date },
-    })
-    expect(shoe().nails).not.toHaveProperty('lateral')
-    expect(element.querySelector('[data-testid=moulded]')!.textContent).toMatch(/Saw along the outside/)
-    const view = await show(SizeOver)
-    const sold = () => view.element.querySelector('.sold')!.getAttribute('d')
-    const before = sold()
-    expect(view.element.querySelector('.saw')).not.toBeNull()
-    TestBed.inject(Store).dispatch(
-      benchActions.setShoe({
-        shoe: { ...shoe(), stock: { ...shoe().stock!, moved: { across: 5 } } },
-        touched: 'stock.moved.across',
-      }),
-    )
-    await view.fixture.whenStable()
-    expect(sold()).not.toBe(before)
-    await press('Clear of the sole')
-    expect(shoe().stock!.rest).toBe('clear of the sole')
-    expect(text()).toContain('Drill, hole by hole')
-  })
-
-  it('may be the old one put on again, counted against its year', async () => {
-    sizes = () => of([moulded(312)])
-    const { element, press, fixture } = await show(SizePanel)
-    await fixture.whenStable()
-    await press('Use it')
-    await press('The same, reset')
-    expect(shoe().stock!.fitted).toEqual({ since: PAGE.previous!.visit.date, resets: 1 })
-    expect(element.querySelector('[data-testid=worn]')!.textContent).toMatch(/Reset once.*weeks are left/)
-    await press('The same, reset')
-    expect(shoe().stock!.fitted!.resets).toBe(1)
-    await press('A new one')
-    expect(shoe().stock!.fitted!.resets).toBe(0)
-  })
-
-  it('is not bent in Try either', async () => {
-    sizes = () => of([moulded(312)])
+  it('bends nothing of a moulded shoe', async () => {
+    server.sizes = () => of([moulded(312)])
     const panel = await show(SizePanel)
     await panel.fixture.whenStable()
     await panel.press('Use it')
@@ -331,20 +170,20 @@ describe('a shoe tried on', () => {
     await view.press('Make bend 1')
     await panel.press('More: Walks to the horse')
     await panel.press('Log it, try again')
-    expect(logged).toHaveLength(1)
-    expect(logged[0]).toMatchObject({ visitId: 'visit', side: 'LF', walks: 2, heats: 0, fits: false })
-    expect(logged[0]!.corrections[0]).toMatchObject({ branch: 'lateral' })
-    expect(logged[0]!.corrections[0]!.angle).toBeGreaterThan(0)
-    expect(logged[0]!.before).toBeGreaterThan(2)
+    expect(server.logged).toHaveLength(1)
+    expect(server.logged[0]).toMatchObject({ visitId: 'visit', side: 'LF', walks: 2, heats: 0, fits: false })
+    expect(server.logged[0]!.corrections[0]).toMatchObject({ branch: 'lateral' })
+    expect(server.logged[0]!.corrections[0]!.angle).toBeGreaterThan(0)
+    expect(server.logged[0]!.before).toBeGreaterThan(2)
     expect(panel.text()).toMatch(/2 walks, .* off, 1 bend\./)
     // The next one starts from nothing seen, and is another try.
     await panel.press('It fits: log it')
-    expect(logged[1]).toMatchObject({ walks: 1, fits: true, corrections: [] })
-    expect(logged[1]!.id).not.toBe(logged[0]!.id)
+    expect(server.logged[1]).toMatchObject({ walks: 1, fits: true, corrections: [] })
+    expect(server.logged[1]!.id).not.toBe(server.logged[0]!.id)
   })
 
   it('keeps what was told where it could not be logged', async () => {
-    put = () => throwError(() => new HttpErrorResponse({ status: 0 }))
+    server.putTry = () => throwError(() => new HttpErrorResponse({ status: 0 }))
     const { element, press, text } = await show(LogTry)
     await press('More: Heats')
     await press('It fits: log it')
@@ -376,7 +215,7 @@ describe('what comes back', () => {
       corrections: [{ branch: 'lateral', at: 'heel', angle: 3, heelMoves: 5 }],
       ...more,
     })
-    over = triesOverTime([one('a', {}), one('b', {}), one('c', { corrections: [] })])
+    server.over = triesOverTime([one('a', {}), one('b', {}), one('c', { corrections: [] })])
     const { text } = await show(TriesView)
     expect(text()).toContain('Most often: open the outer heel, 2 times, by some 3°.')
     expect(text()).toMatch(
