@@ -1,5 +1,5 @@
 import { newLook, type FootRecord, type Look, type Visit } from '@crescent/core'
-import { FOOT } from '../testing'
+import { FOOT } from '../testing/samples'
 import { changeOf } from './change-data'
 
 const visit = (id: string, date: string) => ({ id, date }) as Visit

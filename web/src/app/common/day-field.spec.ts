@@ -1,4 +1,4 @@
-import { show } from '../testing'
+import { show } from '../testing/samples'
 import { DayField, dayFault } from './day-field'
 
 describe('a day', () => {

@@ -1,4 +1,4 @@
-import { show } from '../testing'
+import { show } from '../testing/samples'
 import { OneOf } from './one-of'
 
 describe('one of a few by keyboard', () => {

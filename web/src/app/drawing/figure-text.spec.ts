@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing'
 import { Store } from '@ngrx/store'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
-import { STORE } from '../testing'
+import { STORE } from '../testing/samples'
 import { FigureText } from './figure-text'
 
 describe('FigureText', () => {

@@ -9,7 +9,7 @@ import { of, Subject } from 'rxjs'
 import { RoundPage } from '../round/round-page'
 import { Api } from '../state/api'
 import { recordsActions } from '../state/records/records.feature'
-import { STORE } from '../testing'
+import { STORE } from '../testing/samples'
 import { HorseDialog } from './horse-dialog'
 import { OwnerDialog } from './owner-dialog'
 

@@ -1,4 +1,4 @@
-import { FOOT, PAGE, pattern } from '../../testing'
+import { FOOT, PAGE, pattern } from '../../testing/samples'
 import { recordsActions } from '../records/records.feature'
 import { benchActions, benchFeature } from './bench.feature'
 import type { BenchState, SaveRequest } from './bench.state'

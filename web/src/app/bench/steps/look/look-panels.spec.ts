@@ -13,7 +13,7 @@ import {
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
-import { show, STORE } from '../../../testing'
+import { show, STORE } from '../../../testing/samples'
 import { AdviceList, type Decision } from './advice-list'
 import { FindingDialog, type FindingChoice } from './finding-dialog'
 import { GateDialog } from './gate-dialog'

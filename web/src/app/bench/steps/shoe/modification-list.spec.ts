@@ -7,7 +7,7 @@ import {
   type Problem,
   type ShoeInput,
 } from '@crescent/core'
-import { FOOT, STORE } from '../../../testing'
+import { FOOT, STORE } from '../../../testing/samples'
 import { ModificationList } from './modification-list'
 
 type Given = NonNullable<ShoeInput['modifications']>

@@ -4,7 +4,7 @@ import { MODIFICATIONS, PLAIN_SHOE, type Handle, type Plan, type ShoeInput } fro
 import { Store } from '@ngrx/store'
 import { benchActions } from '../../../state/bench/bench.feature'
 import { settingsActions } from '../../../state/settings/settings.feature'
-import { FOOT, PAGE, pattern, planOf, show, STORE } from '../../../testing'
+import { FOOT, PAGE, pattern, planOf, show, STORE } from '../../../testing/samples'
 import { AgainstView } from './against-view'
 import { CutView } from './cut-view'
 import { GalleryDialog } from './gallery-dialog'

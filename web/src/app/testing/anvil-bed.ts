@@ -4,11 +4,11 @@ import type { Size, Try } from '@crescent/core'
 import { triesOverTime, type TriesOverTime } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { of } from 'rxjs'
-import { Api } from '../../state/api'
-import { benchActions, benchFeature } from '../../state/bench/bench.feature'
-import { settingsActions } from '../../state/settings/settings.feature'
-import { PAGE, STORE } from '../../testing'
-import { Desk } from '../desk'
+import { Api } from '../state/api'
+import { benchActions, benchFeature } from '../state/bench/bench.feature'
+import { settingsActions } from '../state/settings/settings.feature'
+import { PAGE, STORE } from './samples'
+import { Desk } from '../bench/desk'
 
 const holes = [36, 56, 76].map((fromToe) => ({ fromToe, inset: 9 }))
 

@@ -14,12 +14,12 @@ import {
   type VisitPage,
 } from '@crescent/core'
 import { provideStore } from '@ngrx/store'
-import { provideIcons } from './shell/icons'
-import { benchFeature } from './state/bench/bench.feature'
+import { provideIcons } from '../shell/icons'
+import { benchFeature } from '../state/bench/bench.feature'
 import { PLAIN_SHOE } from '@crescent/core'
-import { lookFeature } from './state/look/look.feature'
-import { recordsFeature } from './state/records/records.feature'
-import { settingsFeature } from './state/settings/settings.feature'
+import { lookFeature } from '../state/look/look.feature'
+import { recordsFeature } from '../state/records/records.feature'
+import { settingsFeature } from '../state/settings/settings.feature'
 
 /** For tests: the 5 x 5 in foot. */
 export const FOOT: FootInput = {
