@@ -121,20 +121,27 @@ function countedAreas(
   places: readonly BarPlace[],
   centroidShare: number,
 ): number[] {
+  const counted: number[] = []
   let last: SectionForm | undefined
   let area = 0
   let centroid = 0
-  return forms.map((form, i) => {
+  // A plain loop: this runs at every place of every plan.
+  for (let i = 0; i < forms.length; i++) {
+    const form = forms[i]!
     // Most of a shoe is the same bar at every place, one section for all of them.
     if (form !== last) {
       area = formArea((last = form))
       centroid = formCentroid(form)
     }
     const own = centroidShare * form.width
-    if (Math.abs(centroid - own) < ON_PATH) return area
-    const path = (inset: number) => Math.max(LEAST_PATH, 1 - places[i]!.bend * inset)
-    return (area * path(centroid)) / path(own)
-  })
+    const { bend } = places[i]!
+    counted.push(
+      Math.abs(centroid - own) < ON_PATH
+        ? area
+        : (area * Math.max(LEAST_PATH, 1 - bend * centroid)) / Math.max(LEAST_PATH, 1 - bend * own),
+    )
+  }
+  return counted
 }
 
 /** How near beside a step its two entries lie, mm. */

@@ -55,7 +55,7 @@ export function formArea(form: SectionForm): number {
       outerFoot[0] * outerFoot[1] +
       innerFoot[0] * innerFoot[1]) /
     2
-  const groove = crease ? (crease.width * (1 + CREASE_FLOOR) * crease.depth) / 2 : 0
+  const groove = crease ? grooveArea(crease) : 0
   return width * thickness - gone - groove - thinned(form)
 }
 
@@ -63,24 +63,31 @@ export function formArea(form: SectionForm): number {
 export function formCentroid(form: SectionForm): number {
   const { shape, width, thickness, crease, bend } = form
   if (shape === 'half-round') return width / 2
-  const { outerGround, innerGround, outerFoot, innerFoot } = form
-  let area = width * thickness
-  let moment = (area * width) / 2
-  const without = (gone: number, at: number) => {
-    area -= gone
-    moment -= gone * at
-  }
-  without((outerGround[0] * outerGround[1]) / 2, outerGround[0] / 3)
-  without((outerFoot[0] * outerFoot[1]) / 2, outerFoot[0] / 3)
-  without((innerGround[0] * innerGround[1]) / 2, width - innerGround[0] / 3)
-  without((innerFoot[0] * innerFoot[1]) / 2, width - innerFoot[0] / 3)
-  if (crease) without((crease.width * (1 + CREASE_FLOOR) * crease.depth) / 2, crease.from)
-  if (bend?.of === 'ground') {
-    const beyond = Math.max(0, bend.from - width)
-    without((bend.slope * bend.from ** 2) / 2, bend.from / 3)
-    without((-bend.slope * beyond ** 2) / 2, width + beyond / 3)
-  }
-  return moment / area
+  // Moments of what is missing, about the outer rim: spelt out, as this runs at every place of every plan.
+  const edges =
+    (edgeMoment(form.outerGround, 0) +
+      edgeMoment(form.outerFoot, 0) +
+      edgeMoment(form.innerGround, width) +
+      edgeMoment(form.innerFoot, width)) /
+    2
+  const groove = crease ? grooveArea(crease) * crease.from : 0
+  const moment = (thickness * width ** 2) / 2 - edges - groove - thinnedMoment(bend, width)
+  return moment / formArea(form)
+}
+
+/** Twice the moment of a corner that is missing, about the outer rim, mm3; 0 for the outer ones, else the web. */
+const edgeMoment = ([across, up]: Bevel, web: number): number =>
+  across * up * (web === 0 ? across / 3 : web - across / 3)
+
+/** What a crease takes away, mm2. */
+const grooveArea = ({ width, depth }: NonNullable<SectionForm['crease']>): number =>
+  (width * (1 + CREASE_FLOOR) * depth) / 2
+
+/** The moment of what a ground face that rises toward the outer rim has lost, about that rim, mm3. */
+function thinnedMoment(bend: SectionForm['bend'], width: number): number {
+  if (bend?.of !== 'ground') return 0
+  const beyond = Math.max(0, bend.from - width)
+  return (bend.slope * (bend.from ** 3 / 3 - beyond ** 2 * (width + beyond / 3))) / 2
 }
 
 /** What a ground face that rises toward the outer rim has lost, mm2. */
