@@ -30,6 +30,7 @@ export { expect }
 
 /** Types into a field over what stood there, key by key as a hand does. */
 export async function typeOver(field: Locator, text: string): Promise<void> {
+  await expect(field).toBeVisible()
   // A label that still rests in an empty field would catch a click; it hands the focus on, as here.
   await field.focus()
   await field.press('ControlOrMeta+a')

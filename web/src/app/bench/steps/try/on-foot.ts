@@ -103,6 +103,10 @@ const EYED: readonly { key: SeenByEye; label: string }[] = [
     }
   `,
   styles: `
+    cr-one-of {
+      display: block;
+      margin-bottom: 8px;
+    }
     .eyed {
       display: grid;
       grid-template-columns: 1fr auto auto;

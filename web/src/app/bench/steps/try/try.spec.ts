@@ -84,6 +84,27 @@ describe('TryPanel and BendsView', () => {
     expect(checks[2]!.textContent).toContain('Square')
   })
 
+  it('is looked at again on two nails; what was seen before stays apart', async () => {
+    const { element, press, fixture } = await show(OnFoot)
+    const checks = () =>
+      [...element.querySelectorAll('[data-testid=checks] li')].map((one) => one.textContent.trim())
+    const say = async (what: string, answer: string) => {
+      const group = element.querySelector(`[aria-label="${what}"]`)!
+      ;[...group.querySelectorAll('button')].find((one) => one.textContent.trim() === answer)!.click()
+      await fixture.whenStable()
+    }
+    await say('Clips flush', 'Yes')
+    const held = checks()
+    expect(held).toHaveLength(1)
+    await press('On two nails')
+    expect(checks()).toEqual([])
+    await say('Clips flush', 'No')
+    expect(element.querySelectorAll('[data-testid=checks] .wrong')).toHaveLength(1)
+    await press('Held to the foot')
+    expect(checks()).toEqual(held)
+    expect(element.querySelectorAll('[data-testid=checks] .wrong')).toHaveLength(0)
+  })
+
   it('bends nothing of a moulded shoe', async () => {
     server.sizes = () => of([moulded(312)])
     const panel = await show(SizePanel)
