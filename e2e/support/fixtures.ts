@@ -38,14 +38,18 @@ export async function typeOver(field: Locator, text: string): Promise<void> {
   else await field.pressSequentially(text)
 }
 
-/** A phone of its own, held upright, with the Round open. */
-export async function onPhone(
+/** What a finger touches: a phone held upright, and a tablet on the tailgate. */
+export const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
+export const TABLET = { viewport: { width: 1280, height: 800 }, hasTouch: true }
+
+/** A device of its own, with the Round open. */
+export async function onDevice(
   browser: Browser,
   server: TestServer,
+  device: typeof PHONE | typeof TABLET,
   work: (page: Page) => Promise<void>,
 ): Promise<void> {
-  const phone = { viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true }
-  const context = await browser.newContext(phone)
+  const context = await browser.newContext(device)
   const page = await context.newPage()
   await page.goto(`${server.url}/round`)
   await work(page)

@@ -9,7 +9,8 @@ import {
   test,
   typeFive,
   typeOver,
-  onPhone,
+  onDevice,
+  PHONE,
 } from '../support/fixtures'
 
 /** Types as a hand does, key by key into the field that has the focus, and looks that the focus stays there. */
@@ -279,7 +280,7 @@ test.describe('as hands do it', () => {
 })
 
 test('on a phone a swipe over the drawing scrolls, a short rest takes hold', async ({ browser, server }) => {
-  await onPhone(browser, server, async (page) => {
+  await onDevice(browser, server, PHONE, async (page) => {
     await openBench(page, 'Copperkettle')
     await typeFive(page)
     await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())

@@ -6,7 +6,9 @@ import {
   test,
   typeFive,
   typeOver,
-  onPhone,
+  onDevice,
+  PHONE,
+  TABLET,
 } from '../support/fixtures'
 
 test.describe('a try-on', () => {
@@ -80,7 +82,7 @@ test.describe('a try-on', () => {
     browser,
     server,
   }) => {
-    await onPhone(browser, server, async (page) => {
+    await onDevice(browser, server, PHONE, async (page) => {
       await openBench(page, 'Buttercup')
       await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
       await page.getByRole('tab', { name: 'Try' }).tap()
@@ -105,56 +107,61 @@ test.describe('a try-on', () => {
     })
   })
 
-  test('its contact is tapped, it is accepted and logged, and what comes back is told', async ({
-    browser,
-    server,
-  }) => {
-    await onPhone(browser, server, async (page) => {
-      await openBench(page, 'Dunlin')
-      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
-      await page.getByRole('tab', { name: 'Try' }).tap()
-      await page.getByText('Level', { exact: true }).tap()
-      await page.getByRole('radio', { name: 'inner heel up' }).tap()
-      await expect(page.getByTestId('level')).toContainText('strike it down')
+  for (const { device, horse } of [
+    { device: PHONE, horse: 'Dunlin' },
+    { device: TABLET, horse: 'Sandpiper' },
+  ])
+    test(`by touch at ${device.viewport.width} x ${device.viewport.height}: its contact is tapped, it is accepted and logged, and what comes back is told`, async ({
+      browser,
+      server,
+    }) => {
+      await onDevice(browser, server, device, async (page) => {
+        await openBench(page, horse)
+        await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+        await page.getByRole('tab', { name: 'Try' }).tap()
+        await page.getByText('Level', { exact: true }).tap()
+        await page.getByRole('radio', { name: 'inner heel up' }).tap()
+        await expect(page.getByTestId('level')).toContainText('strike it down')
 
-      await page.getByText('Contact', { exact: true }).tap()
-      const heel = page.getByRole('button', { name: /^outer heel:/ })
-      for (const seen of ['even', 'gap', 'chipped wall', 'sole pressure']) {
-        await heel.tap()
-        await expect(heel).toHaveAccessibleName(`outer heel: ${seen}`)
-      }
-      await expect(page.getByTestId('contacts')).toContainText('seat the web out there')
-      await page.getByRole('button', { name: 'The rest is even' }).tap()
-      await expect(page.getByRole('button', { name: 'inner toe: even' })).toBeVisible()
-      await expectAccessible(page)
+        await page.getByText('Contact', { exact: true }).tap()
+        const heel = page.getByRole('button', { name: /^outer heel:/ })
+        for (const seen of ['even', 'gap', 'chipped wall', 'sole pressure']) {
+          await heel.tap()
+          await expect(heel).toHaveAccessibleName(`outer heel: ${seen}`)
+        }
+        await expect(page.getByTestId('contacts')).toContainText('seat the web out there')
+        await page.getByRole('button', { name: 'The rest is even' }).tap()
+        await expect(page.getByRole('button', { name: 'inner toe: even' })).toBeVisible()
+        await expectAccessible(page)
 
-      await page.getByText('Bends', { exact: true }).tap()
-      await page.getByRole('radio', { name: 'On the foot' }).tap()
-      for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Tighter at the heel, outer' }).tap()
-      // Seen off on one branch, only that branch is bent.
-      const bends = page.getByTestId('bends').getByRole('listitem')
-      await expect(bends.first()).toContainText('outer branch')
-      await expect(bends.filter({ hasText: 'inner branch' })).toHaveCount(0)
-      await page.getByRole('button', { name: 'Make bend 1' }).tap()
-      await page.getByRole('button', { name: 'More: Walks to the horse' }).tap()
-      await page.getByLabel('Minutes').tap()
-      await page.keyboard.type('14')
-      await page.getByRole('button', { name: 'Log it, try again' }).tap()
-      const tries = page.getByTestId('tries').getByRole('listitem')
-      await expect(tries).toHaveText([/2 walks, 14 min, .* off, 1 bend\./])
-      await expect(page.getByLabel('Minutes')).toHaveValue('')
-      await page.getByRole('button', { name: 'It fits: log it' }).tap()
-      await expect(tries.last()).toContainText('it fits')
-      await page.getByText('What comes back').tap()
-      await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
-      await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
-      await expectAccessible(page)
-      // It is kept: after a reload it is listed again.
-      await page.reload()
-      await page.getByRole('tab', { name: 'Try' }).tap()
-      await expect(tries).toHaveCount(2)
+        await page.getByText('Bends', { exact: true }).tap()
+        await page.getByRole('radio', { name: 'On the foot' }).tap()
+        for (let i = 0; i < 3; i++)
+          await page.getByRole('button', { name: 'Tighter at the heel, outer' }).tap()
+        // Seen off on one branch, only that branch is bent.
+        const bends = page.getByTestId('bends').getByRole('listitem')
+        await expect(bends.first()).toContainText('outer branch')
+        await expect(bends.filter({ hasText: 'inner branch' })).toHaveCount(0)
+        await page.getByRole('button', { name: 'Make bend 1' }).tap()
+        await page.getByRole('button', { name: 'More: Walks to the horse' }).tap()
+        await page.getByLabel('Minutes').tap()
+        await page.keyboard.type('14')
+        await page.getByRole('button', { name: 'Log it, try again' }).tap()
+        const tries = page.getByTestId('tries').getByRole('listitem')
+        await expect(tries).toHaveText([/2 walks, 14 min, .* off, 1 bend\./])
+        await expect(page.getByLabel('Minutes')).toHaveValue('')
+        await page.getByRole('button', { name: 'It fits: log it' }).tap()
+        await expect(tries.last()).toContainText('it fits')
+        await page.getByText('What comes back').tap()
+        await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
+        await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
+        await expectAccessible(page)
+        // It is kept: after a reload it is listed again.
+        await page.reload()
+        await page.getByRole('tab', { name: 'Try' }).tap()
+        await expect(tries).toHaveCount(2)
+      })
     })
-  })
 
   test('from points that were typed; a line that is none is named, and nothing typed is lost', async ({
     page,

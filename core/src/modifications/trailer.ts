@@ -49,23 +49,23 @@ const fields = fieldsOf([
 type Figures = FiguresOf<typeof fields>
 
 /** The middle of the trailer from the heel seat back: a short bend, then straight. */
-interface TrailerLine {
+interface TrailerRun {
   /** Middle of the web at the heel seat, and the way back from it along the branch. */
   seat: Vec
   back: Vec
-  /** Radians it is turned outward. */
-  turn: number
   /** Of the bend, along the middle of the web. */
   radius: number
+}
+
+interface TrailerLine extends TrailerRun {
+  /** Radians it is turned outward. */
+  turn: number
   /** Radians it is turned less than its aim asks for: too short, or turned as far as a trailer is. */
   falls: number
 }
 
 /** Where the bend ends and which way the trailer runs from it. */
-function leaving(
-  { seat, back, radius }: Omit<TrailerLine, 'turn' | 'falls'>,
-  turn: number,
-): { from: Vec; way: Vec } {
+function leaving({ seat, back, radius }: TrailerRun, turn: number): { from: Vec; way: Vec } {
   // Going back along the outer branch, outward lies to the left.
   const left: Vec = [-back[1], back[0]]
   const centre = along(seat, left, radius)
@@ -78,7 +78,7 @@ function leaving(
  * the turn that comes nearest. The line touches the circle of the bend wherever it leaves it: how far it passes the
  * circle's middle, measured across itself, stays the same.
  */
-function aimedAt({ seat, back, radius }: Omit<TrailerLine, 'turn' | 'falls'>, target: Vec): number {
+function aimedAt({ seat, back, radius }: TrailerRun, target: Vec): number {
   const centre = along(seat, [-back[1], back[0]], radius)
   const to = subtract(target, centre)
   const passes = cross(subtract(seat, centre), back) / magnitude(to)
@@ -128,10 +128,11 @@ const lineOf = once((context: ShoeContext, values: Figures): TrailerLine => {
   const wanted = (radius: number) => aimedAt({ ...run, radius }, at)
   // A short one is turned more sharply, at most about its own inner edge, and then less far: it is as long as was asked.
   const room = values.length - LEAST_STRAIGHT
+  const may = (radius: number) => Math.min(MOST_TURN, wanted(radius))
   let radius = section.width
-  for (let i = 0; i < SHARPER && Math.min(MOST_TURN, wanted(radius)) * radius > room; i++)
-    radius = Math.max(section.width / 2, room / Math.min(MOST_TURN, wanted(radius)))
-  const turn = Math.min(MOST_TURN, room / radius, wanted(radius))
+  for (let i = 0; i < SHARPER && may(radius) * radius > room; i++)
+    radius = Math.max(section.width / 2, room / may(radius))
+  const turn = Math.min(may(radius), room / radius)
   return { ...run, radius, turn, falls: wanted(radius) - turn }
 })
 

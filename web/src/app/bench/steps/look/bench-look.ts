@@ -11,9 +11,8 @@ import { Looking } from './looking'
   imports: [LookStep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (looking.look(); as look) {
+    @if (looking.look()) {
       <cr-look-step
-        [look]="look"
         [side]="desk.side()"
         [weeksSince]="looking.weeksSince()"
         [cycleWeeks]="desk.page()!.horse.cycleWeeks"

@@ -33,7 +33,7 @@ const RIGHT = 0.8
           back.
         </p>
       } @else {
-        <div class="page">
+        <div class="page" role="region" tabindex="0" aria-label="What comes back">
           <section>
             <h3>Bends that come back</h3>
             <p>{{ mostWords() }}</p>
