@@ -14,6 +14,17 @@ export function run(command, args, options = {}) {
   return status === 0
 }
 
+/** Runs a command beside others: whether it went well, and all that it said, when it is done. */
+export function told(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    let text = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (text += part))
+    child.on('error', (fault) => done({ well: false, text: `${text}${fault.message}` }))
+    child.on('close', (status) => done({ well: status === 0, text }))
+  })
+}
+
 /** Runs a command and gives up with its fault when it fails. */
 export function must(command, args, options = {}) {
   if (!run(command, args, options)) {

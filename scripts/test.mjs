@@ -3,7 +3,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensurePackages, npm, run, root } from './lib.mjs'
+import { ensureBuilt, ensureChromium, ensurePackages, npm, root, run, told } from './lib.mjs'
 
 ensurePackages()
 ensureChromium()
@@ -12,13 +12,18 @@ const reports = mkdtempSync(join(tmpdir(), 'crescent-reports-'))
 let passed = 0
 let failed = 0
 
-/** A step without tests of its own counts as one failed test when it fails. */
-function step(title, command, args) {
-  console.log(`\n== ${title}`)
-  if (run(command, args)) return true
-  failed++
-  console.error(`${title}: FAILED`)
-  return false
+/**
+ * Steps without tests of their own, side by side (each keeps one core busy), each told when all are done; one that
+ * fails counts as one failed test.
+ */
+async function steps(...titles) {
+  const runs = await Promise.all(titles.map((title) => told(npm, ['run', title])))
+  for (const [i, { well, text }] of runs.entries()) {
+    console.log(`\n== ${titles[i]}\n${text}`)
+    if (well) continue
+    failed++
+    console.error(`${titles[i]}: FAILED`)
+  }
 }
 
 /** Runs a suite that writes a JSON report and adds up what it says; a suite that wrote none has failed. */
@@ -45,8 +50,7 @@ const playwright = ({ stats }) => {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
 }
 
-step('types', npm, ['run', 'types'])
-step('lint', npm, ['run', 'lint'])
+await steps('types', 'lint')
 for (const part of ['core', 'server']) {
   const file = join(reports, `${part}.json`)
   const args = [

@@ -134,6 +134,6 @@ function drawn(controls: readonly Vec[]): Vec[] {
     pieces.push(cubic(controls[i]!, controls[i + 1]!, controls[i + 2]!, controls[i + 3]!))
   }
   const whole = path(pieces)
-  const steps = 8 * pieces.length
+  const steps = 9 * pieces.length
   return Array.from({ length: steps + 1 }, (_, i) => whole.point(i / steps))
 }

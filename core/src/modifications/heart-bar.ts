@@ -69,7 +69,8 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
     const rear = foremost - (known.at(-1)?.behind ?? 0)
     return rows.flatMap((_, row): Vec[] => {
       const y = tip + ((front - tip) * row) / ROWS
-      if (y < rear) return []
+      // The row at the bar's front is the last of both: by rounding alone it must not be lost.
+      if (y < rear - 1e-6) return []
       const reach = Math.min(at(foremost - y), at(tip - y))
       // Between two rows the frog may be hollow.
       const clear = liesIn(frog, sign * reach, y, Math.max(0, inset - HOLLOW))

@@ -299,6 +299,13 @@ describe('heart bar', () => {
     })
   })
 
+  it('is as wide a hair further back: no row is lost to rounding', () => {
+    const width = (apexGap: number) => plan([{ kind: 'heart-bar', apexGap }], apex).parts[1]!.stock!.width
+    for (let gap = 10; gap < 20; gap += 0.25) {
+      expect(Math.abs(width(gap) - width(gap + 0.01))).toBeLessThan(0.1)
+    }
+  })
+
   it('lies within the frog, whatever the foot and the figures', () =>
     fc.assert(
       fc.property(
