@@ -24,6 +24,8 @@ await build({
     '@crescent/core': '../core/src/index.ts',
     '@crescent/core/records/index': '../core/src/records/index.ts',
     '@crescent/core/anvil': '../core/src/anvil.ts',
+    '@crescent/core/formats': '../core/src/formats.ts',
+    '@crescent/core/solid': '../core/src/solid.ts',
   },
 })
 cpSync('src/database/migrations', 'dist/migrations', { recursive: true })

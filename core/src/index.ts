@@ -74,7 +74,14 @@ export type {
 export { PLAIN_SHOE } from './shoe/starting-shoe'
 export { FIT_FIGURES, FIT_PRESETS, setBackBy, type Fit, type FitFigure, type FitPreset } from './shoe/fit'
 export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from './shoe/common-sections'
-export type { BarMark, Iron, IronPart } from './iron/iron'
+export { markName, type BarMark, type Iron, type IronPart } from './iron/iron'
+export { spreadLabels } from './views/spread-labels'
+export type { Heat, HeatMeasure } from './iron/heats'
+export { dayIron, type DayIron, type DayShoe } from './sheets/day-iron'
+export { SHEET_FOR, visitSheet, type SheetFor, type SheetPart } from './sheets/visit-sheet'
+export { forgeCard, type ForgeCard } from './sheets/forge-card'
+export { pieceKindsOf } from './plan/piece-kinds'
+export { TEMPLATE_LABELS, type TemplateKind } from './terms/template-kinds'
 export type { Nail } from './nails/nails'
 export {
   bySchool,
@@ -128,6 +135,10 @@ export type {
   VetWord,
 } from './records/look'
 export type { Correction, DatedTry, Try } from './records/try'
+export type { PatternFile } from './records/pattern-file'
+export type { DatedJob, Job, LearnedCut } from './records/job'
+export { checkJob, JOB_RANGES } from './iron/check-job'
+export { learnedCuts, learnedFor, learnedWorkshop, styleOfShoe } from './iron/calibration'
 export type { FitNumbers, NailSize, Section, ShoeInput, WorkshopInput } from './records/shoe'
 export { CLOSE_LIST, type CloseStep } from './nails/close-list'
 export type {

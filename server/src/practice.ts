@@ -4,6 +4,7 @@ import { horses } from './resources/horses/table'
 import { looks } from './resources/looks/table'
 import type { Db } from './database/db'
 import { openDatabase } from './database/open'
+import { jobs } from './resources/jobs/table'
 import { owners } from './resources/owners/table'
 import { patterns } from './resources/patterns/table'
 import { sizes } from './resources/sizes/table'
@@ -23,6 +24,7 @@ export interface Practice {
   patterns: ReturnType<typeof patterns>
   sizes: ReturnType<typeof sizes>
   tries: ReturnType<typeof tries>
+  jobs: ReturnType<typeof jobs>
   workshop: ReturnType<typeof workshop>
 }
 
@@ -42,6 +44,7 @@ export function practiceOn(db: Db): Practice {
     patterns: patterns(db),
     sizes: sizes(db),
     tries: tries(db),
+    jobs: jobs(db),
     workshop: workshop(db),
   }
 }

@@ -2,6 +2,7 @@
 declare module 'jstat' {
   const jstat: {
     mean(values: readonly number[]): number
+    stdev(values: readonly number[], ofSample: boolean): number
     studentt: { inv(probability: number, freedom: number): number }
     models: { ols(values: number[], rows: number[][]): { coef: number[]; t: { sigmaHat: number } } }
   }

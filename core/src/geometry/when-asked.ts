@@ -2,19 +2,25 @@
  * An object whose properties are worked out when they are first read, each once: what is only looked at costs nothing
  * until somebody looks. They are listed, copied and written as JSON like any others.
  */
-export function whenAsked<T extends object>(work: { readonly [K in keyof T]: () => T[K] }): T {
-  const made = {}
-  for (const key of Object.keys(work) as (keyof T)[])
-    Object.defineProperty(made, key, {
+export const whenAsked = <T extends object>(work: { readonly [K in keyof T]: () => T[K] }): T =>
+  addWhenAsked({}, work)
+
+/** Puts onto an object itself what is worked out when it is first read; what of it waits to be asked for goes on waiting. */
+export function addWhenAsked<T extends object, M extends object>(
+  object: T,
+  work: { readonly [K in keyof M]: () => M[K] },
+): T & M {
+  for (const key of Object.keys(work) as (keyof M)[])
+    Object.defineProperty(object, key, {
       enumerable: true,
       configurable: true,
       get: () => {
         const value = work[key]()
-        Object.defineProperty(made, key, { enumerable: true, value })
+        Object.defineProperty(object, key, { enumerable: true, value })
         return value
       },
     })
-  return made as T
+  return object as T & M
 }
 
 /** One thing that is worked out when it is first asked for, once. */

@@ -27,6 +27,12 @@ export interface BarMark {
   fromEnd: number
 }
 
+/** What stands over a mark where there is little room: the hole's number, a word for the rest. */
+export const markName = ({ kind, label }: Pick<BarMark, 'kind' | 'label'>): string =>
+  kind === 'hole'
+    ? label.replace('Hole ', '')
+    : { toe: 'toe', 'heel-end': 'heel', work: label.toLowerCase() }[kind]
+
 /** A piece that is cut apart from the bar: width, thickness and length in mm, weight in g. */
 export interface IronPart {
   label: string
@@ -51,6 +57,8 @@ export const RULES_ADD = inches(2)
 /** What to cut and where to mark it. Lengths in mm. */
 export interface Iron {
   cutLength: number
+  /** What of the cut was learned from logged jobs; minus where they took less. */
+  learned: number
   centrelineLength: number
   /** Of the bar, mm3. */
   volume: number
@@ -101,8 +109,10 @@ export function workIron(
   const density = DENSITY[section.material] * 1e-6
   const ofPart = (part: ShoePart) => part.volume * (part.density ? part.density * 1e-6 : density)
   const added = parts.reduce((sum, part) => sum + (part.spare ? 0 : ofPart(part)), 0)
-  // Scale and the workshop's own correction are shared by both ends.
-  const extra = (workshop.scaleLoss + workshop.correction) / 2
+  const own = workshop.scaleLoss + workshop.correction
+  const learned = (volume / area + own) * (workshop.cutFactor - 1)
+  // Scale, the workshop's own correction and what its jobs taught are shared by both ends.
+  const extra = (own + learned) / 2
   // What closes the shoe behind the heels is turned from the same bar: half of it at either end.
   const closing = parts.reduce((sum, part) => sum + (part.ofTheBar ?? 0), 0)
   const branches = {
@@ -110,9 +120,10 @@ export function workIron(
     medial: onBar(profile.s[profile.s.length - 1]!) + extra + closing / 2,
   }
   const cutLength = branches.lateral + branches.medial
-  const plainCut = onceAsked(() => plainPath() + 2 * extra)
+  const plainCut = onceAsked(() => plainPath() + own)
   const settled = {
     cutLength,
+    learned,
     centrelineLength: trackLength(rims.centreline),
     volume,
     weight: profileVolume(profile, profile.finished) * density + added,

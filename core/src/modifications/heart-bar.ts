@@ -218,6 +218,7 @@ export const heartBar = modificationOf({
         // Its neck stands on the front of the bar.
         join: { welds: [[edge[0]!, edge[edge.length - 1]!]] },
         volume: planeArea(edge).area * thickness,
+        template: { kind: 'frog' },
         between: [0, thickness],
         stock: {
           width: Math.max(...xs) - Math.min(...xs),

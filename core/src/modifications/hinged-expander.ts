@@ -86,6 +86,24 @@ const lapY = ({ rims, section }: ShoeContext): number => {
 export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'step' | 'bars'>): number[] =>
   Array.from({ length: bars }, (_, i) => resting + step * (i + 1))
 
+/** Between the bars of a set on their template, from middle to middle, mm. */
+const APART = 2 * ROD
+
+/** A cross bar as it is cut and its holes punched: the set lies one below the other. */
+function crossBarTemplate(bar: number, i: number): Pick<NonNullable<ShoePart['template']>, 'edge' | 'holes'> {
+  const y = -i * APART
+  const [half, end] = [bar / 2, bar / 2 + BEYOND_HOLE]
+  return {
+    edge: [
+      [-end, y - ROD / 2],
+      [end, y - ROD / 2],
+      [end, y + ROD / 2],
+      [-end, y + ROD / 2],
+    ],
+    holes: [{ at: [-half, y] }, { at: [half, y] }],
+  }
+}
+
 /** A shoe in two halves that opens the heels bar by bar. */
 export const hingedExpander = modificationOf({
   kind: 'hinged-expander',
@@ -181,6 +199,7 @@ export const hingedExpander = modificationOf({
             : [],
         volume: (Math.PI / 4) * ROD * ROD * (bar + 2 * BEYOND_HOLE),
         ...(i > 0 && { spare: true }),
+        template: { kind: 'bars', ...crossBarTemplate(bar, i) },
         stock: { width: ROD, thickness: ROD, length: bar + 2 * BEYOND_HOLE },
       })),
     ]

@@ -138,6 +138,7 @@ export const hospitalPlate = modificationOf({
         label: 'Hospital plate',
         layer: 'plate',
         edge,
+        template: { kind: 'plate', holes: screws.map((at) => ({ at, diameter: CLEARANCE_HOLE })) },
         // The plate lies on the ground side of bar and web, let in to their level.
         between: [-thickness * 0.5, thickness * 0.5],
         volume: (planeArea(edge).area - screws.length * (Math.PI / 4) * CLEARANCE_HOLE ** 2) * thickness,

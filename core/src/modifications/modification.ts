@@ -14,6 +14,7 @@ import type { Lay, LayPlace } from '../shoe/lay'
 import type { BarPlace, Gathered } from '../shoe/profile'
 import type { Rims } from '../shoe/rims'
 import type { SectionForm } from '../shoe/section-form'
+import type { PieceKind } from '../terms/template-kinds'
 import type { Trait } from '../terms/traits'
 import type { Told } from '../notices/told'
 
@@ -107,6 +108,13 @@ export interface ShoePart {
   ofTheBar?: number
   /** What to cut for it, where it is a piece of its own: width, thickness, length in mm, and how many alike. */
   stock?: { width: number; thickness: number; length: number; count?: number }
+  /** Cut by a template of its own: along its edge, or along another where it is not drawn as it is cut. */
+  template?: {
+    kind: PieceKind
+    edge?: readonly Vec[]
+    /** mm; without a diameter the middle is punched. */
+    holes?: readonly { at: Vec; diameter?: number }[]
+  }
 }
 
 /** A handle on the drawing: where it stands and how a figure follows the hand. */

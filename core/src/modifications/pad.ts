@@ -49,6 +49,7 @@ export const pad = modificationOf({
         between: [section.thickness, section.thickness + thickness],
         volume: planeArea(edge).area * thickness,
         density: DENSITY,
+        template: { kind: 'pad' },
         stock: {
           width: Math.max(...xs) - Math.min(...xs),
           thickness,

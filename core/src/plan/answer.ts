@@ -7,11 +7,12 @@ import type { Foot } from '../foot/measurements'
 import type { WidestPart } from '../foot/widest-part'
 import { trackLength, placeAt, type Track } from '../geometry/track'
 import { union } from '../geometry/union'
-import { alsoWhenAsked } from '../geometry/when-asked'
+import { addWhenAsked, alsoWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Vec } from '../geometry/vector'
+import { heatsOf, type Heat } from '../iron/heats'
 import type { Iron } from '../iron/iron'
 import type { SectionCut } from '../modifications/build'
-import { forgingOrder, type ForgingStep } from '../modifications/forging'
+import type { ForgingStep } from '../modifications/forging'
 import type {
   CourseStep,
   Guide,
@@ -33,6 +34,7 @@ import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
 import { mouldedPlan, type MouldedPlan } from './of-moulded'
+import { workOrder } from './work-order'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
 export interface Plan {
@@ -67,7 +69,10 @@ export interface Plan {
   modifications: PlannedModification[]
   /** The order of the work. */
   forging: ForgingStep[]
-  iron: Iron
+  iron: Iron & {
+    /** The same order, with the shape the shoe has after each step. */
+    heats: Heat[]
+  }
   suggestion: SuggestedSection
   nails: Nail[]
   nailing: Nailing
@@ -92,10 +97,19 @@ export interface PlannedModification {
 
 /** What is told of a planned shoe. */
 export function answer(cut: Cut): Plan {
-  const { foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron } = cut
+  const { foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts } = cut
   const { outline, rims, nails, nailing, keepClear, chosen, context, plainContext } = cut
   const suggestion = suggestSection(foot, fit.name)
   const moulded = mouldedPlan(cut)
+  const forging = onceAsked(() => workOrder(cut, moulded))
+  const { branches, closing } = cut.iron
+  const iron = addWhenAsked(cut.iron, {
+    heats: () =>
+      heatsOf(forging(), {
+        ...{ rims, branches, closing, holes: cut.holes, moulded: moulded !== undefined },
+        ...(cut.stock && !moulded && { size: cut.stock.facts }),
+      }),
+  })
   const settled = {
     ...{ foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron },
     ...{ suggestion, nails, nailing, keepClear, heels: heelWidths(rims) },
@@ -113,11 +127,7 @@ export function answer(cut: Cut): Plan {
   }
   return alsoWhenAsked(settled, {
     modifications: () => chosen.map((one) => planned(one, context, plainContext)),
-    forging: () =>
-      forgingOrder(
-        chosen.flatMap(({ modification, values }) => modification.forging?.(context, values) ?? []),
-        iron.branches,
-      ),
+    forging,
   })
 }
 

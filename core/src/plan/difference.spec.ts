@@ -7,7 +7,7 @@ import { planShoe } from './plan'
 import type { ShoeInput } from '../records/shoe'
 import { FIVE_BY_FIVE } from '../testing/samples'
 import { differences } from './difference'
-import { forgingOrder, FORGING_STAGES } from '../modifications/forging'
+import { forgingOrder, FORGING_STAGES, fromBar } from '../modifications/forging'
 import { made, shoeWith, inMm } from '../testing/made'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { TEMPLATES, templatesFor } from './templates'
@@ -67,7 +67,7 @@ describe('the order of forging', () => {
       expect(at('weld in the middle')).toBeGreaterThan(at('Turn the heels'))
       expect(at('Crease before')).toBeLessThan(at('Stamp the holes'))
     }
-    expect(forgingOrder([], { lateral: 150, medial: 150 }).length).toBeGreaterThan(4)
+    expect(forgingOrder([], fromBar({ lateral: 150, medial: 150 })).length).toBeGreaterThan(4)
   })
 
   it('never says the middle of the bar where the toe lies elsewhere', () => {

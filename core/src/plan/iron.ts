@@ -23,7 +23,7 @@ export function cutIron(nailed: Nailed): Cut {
     return plainLength(outline, general, section.width, nailed.centroidShare)
   }
   const { stock } = nailed
-  const losses = stock ? { ...workshop, scaleLoss: 0, correction: 0 } : workshop
+  const losses = stock ? { ...workshop, scaleLoss: 0, correction: 0, cutFactor: 1 } : workshop
   const bar = workIron(foot, section, rims, profile, holes, losses, parts, work, plainPath)
   const iron = stock ? ironOfSize(bar, stock.facts, nailed) : bar
   const { foremost, hindmost } = groundContact(nailed.cuts, parts)

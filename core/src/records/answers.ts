@@ -12,6 +12,7 @@ import {
   visitSchema,
   workshopRecordSchema,
 } from './practice'
+import { learnedCutSchema } from './job'
 import { usualShoeSchema } from './practice-facts'
 import { snapshotSchema, type Snapshot } from './snapshot'
 
@@ -105,6 +106,7 @@ export const visitPageSchema = z
       .describe('of the last visit at which a foot was measured'),
     patterns: z.array(storedPatternSchema),
     workshop: workshopRecordSchema,
+    learned: z.array(learnedCutSchema).optional().describe('what logged jobs taught, by bar and style'),
   })
   .strict()
 

@@ -146,6 +146,13 @@ export const workshopSchema = z
   .object({
     scaleLoss: mm.optional().describe('bar lost to scale and dressing on one shoe, mm'),
     correction: mm.optional().describe('what this workshop adds to every cut, mm; may be minus'),
+    cutFactor: z
+      .number()
+      .optional()
+      .describe(
+        'what was learned from logged jobs of this bar and style: needed for each millimetre predicted',
+      ),
+    learn: z.boolean().optional().describe('false: logged jobs correct no cut'),
     turningRadius: mm.optional().describe('radius of the arc along which a nail turns outward, mm'),
     nailSizes: z.array(nailSizeSchema).min(1).max(40).optional().describe('the nails on the shelf'),
   })

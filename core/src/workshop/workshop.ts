@@ -1,5 +1,5 @@
 import { outOfRange } from '../notices/range'
-import type { Problem } from '../notices/problem'
+import { problem, type Problem } from '../notices/problem'
 import { USUAL_NAIL_SIZES } from './sizes'
 import type { WorkshopInput } from '../records/shoe'
 
@@ -10,6 +10,8 @@ export type Workshop = Required<WorkshopInput>
 export const USUAL_WORKSHOP: Workshop = {
   scaleLoss: 0,
   correction: 0,
+  cutFactor: 1,
+  learn: true,
   turningRadius: 22,
   nailSizes: [...USUAL_NAIL_SIZES],
 }
@@ -35,7 +37,7 @@ export const WORKSHOP_FIGURES = [
     range: [8, 80],
   },
 ] as const satisfies readonly {
-  key: Exclude<keyof Workshop, 'nailSizes'>
+  key: Exclude<keyof Workshop, 'nailSizes' | 'cutFactor' | 'learn'>
   label: string
   where: string
   range: readonly [number, number]
@@ -44,8 +46,23 @@ export const WORKSHOP_FIGURES = [
 /** A workshop completed with the usual figures. */
 export const resolveWorkshop = (input: WorkshopInput): Workshop => ({ ...USUAL_WORKSHOP, ...input })
 
+/** No workshop needs so much less or more bar than geometry says: it would be another bar. */
+export const FACTOR_RANGE = [0.8, 1.25] as const
+
 /** Problems of figures that no workshop has. */
-export const checkWorkshop = (workshop: Workshop): Problem[] =>
-  WORKSHOP_FIGURES.map(({ key, label, range }) =>
+export const checkWorkshop = (workshop: Workshop): Problem[] => {
+  const { cutFactor } = workshop
+  const learned =
+    cutFactor >= FACTOR_RANGE[0] && cutFactor <= FACTOR_RANGE[1]
+      ? []
+      : [
+          problem(
+            'workshop.cutFactor',
+            `What jobs taught lies between ${FACTOR_RANGE[0]} and ${FACTOR_RANGE[1]} of what is predicted`,
+          ),
+        ]
+  const figures = WORKSHOP_FIGURES.map(({ key, label, range }) =>
     outOfRange(`workshop.${key}`, label, 'length', workshop[key], range),
-  ).filter((problem) => problem !== undefined)
+  ).filter((found) => found !== undefined)
+  return [...figures, ...learned]
+}

@@ -13,6 +13,7 @@ const TABLES = [
   'workshops',
   'sizes',
   'tries',
+  'jobs',
 ]
 
 /**

@@ -25,10 +25,10 @@ export class Refused extends Error {
 /** Something else is under way that must end first; the same request passes later. */
 export class Busy extends Error {}
 
-/** There is no such record. */
+/** There is no such record, or it has no such part: then the sentence says which. */
 export class NotFound extends Error {
-  constructor(what: string) {
-    super(`There is no ${what} with this id`)
+  constructor(what: string, sentence = `There is no ${what} with this id`) {
+    super(sentence)
     this.name = 'NotFound'
   }
 }

@@ -36,7 +36,7 @@ export function describeRoutes(routes: readonly DescribedRoute[]): object {
             description: 'Done',
             content:
               'file' in route.answer
-                ? { [route.answer.file]: {} }
+                ? Object.fromEntries([route.answer.file].flat().map((kind) => [kind, {}]))
                 : { 'application/json': { schema: z.toJSONSchema(route.answer, { io: 'output' }) } },
           },
           ...Object.fromEntries(

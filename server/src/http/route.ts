@@ -23,8 +23,8 @@ export interface Route {
   body?: z.ZodType
   /** Query parameters with what they mean. */
   query?: Record<string, string>
-  /** What it answers with 200: as JSON, or as a file of this kind. */
-  answer: z.ZodType | { file: string }
+  /** What it answers with 200: as JSON, or as a file of one of these kinds. */
+  answer: z.ZodType | { file: string | readonly string[] }
   /** Statuses it answers beside 200, with their meaning. */
   answers?: Record<number, string>
   /** Changes nothing that is stored, though it is no GET. */

@@ -1,4 +1,5 @@
 import {
+  checkJob,
   checkSize,
   checkWorkshop,
   lookProblems,
@@ -6,6 +7,7 @@ import {
   readFoot,
   resolveWorkshop,
   type FootRecord,
+  type Job,
   type Look,
   type Problem,
   type Size,
@@ -31,6 +33,7 @@ export const CHECKS = {
     return read.ok ? [] : read.problems
   },
   size: (size: Size): Problem[] => checkSize(size, ''),
+  job: (job: Job): Problem[] => checkJob(job),
   look: (look: Look): Problem[] => lookProblems(look),
   workshop: ({ figures }: WorkshopRecord): Problem[] => checkWorkshop(resolveWorkshop(figures)),
 }

@@ -1,17 +1,23 @@
 import type { Route } from '../http/route'
+import { calendarRoutes } from './calendar/routes'
+import { drawnRoutes } from './drawn/routes'
 import { erasingRoutes } from './erasing/routes'
 import { fittingRoutes } from './fitting/routes'
 import { healthRoutes } from './health/routes'
 import { horseRoutes } from './horses/routes'
+import { jobRoutes } from './jobs/routes'
 import { joiningRoutes } from './joining/routes'
 import { lookRoutes } from './looks/routes'
 import { nailRoutes } from './nails/routes'
+import { outlineRoutes } from './outlines/routes'
 import { ownerRoutes } from './owners/routes'
+import { patternFileRoutes } from './pattern-files/routes'
 import { patternRoutes } from './patterns/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
 import { roundRoutes } from './round/routes'
 import { safekeepingRoutes } from './safekeeping/routes'
+import { sheetRoutes } from './sheets/routes'
 import { sizeRoutes } from './sizes/routes'
 import { tryRoutes } from './tries/routes'
 import { visitRoutes } from './visits/routes'
@@ -29,11 +35,17 @@ export const routes: readonly Route[] = [
   ...erasingRoutes,
   ...visitRoutes,
   ...lookRoutes,
+  ...patternFileRoutes,
   ...patternRoutes,
+  ...outlineRoutes,
+  ...drawnRoutes,
+  ...sheetRoutes,
+  ...calendarRoutes,
   ...nailRoutes,
   ...sizeRoutes,
   ...fittingRoutes,
   ...tryRoutes,
+  ...jobRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

@@ -60,6 +60,7 @@ export async function erase(practice: Practice, kind: ErasedKind, id: string): P
   db.transaction(() => {
     run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM tries WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM jobs WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM looks WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM pattern_versions WHERE pattern_id IN (${PATTERNS[kind]})`)
     // A foot of another horse that wears such a pattern keeps its measures.

@@ -93,6 +93,13 @@ export function horses(db: Db) {
     },
 
     /** What a day holds: overdue, due within the week, visited on it. */
+    /** Every horse that is due some day, the earliest first. */
+    allDue: (): HorseSummary[] =>
+      all(`${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL ORDER BY h.due, h.name`, {}).map(summary),
+    /** When a horse is due next; null where nobody knows. */
+    dueOf: (id: string): string | null =>
+      (db.prepare('SELECT due FROM horses WHERE id = ?').get(id) as { due: string | null } | undefined)
+        ?.due ?? null,
     round(date: string): Round {
       const visits = seenOn.all({ date }) as Record<string, unknown>[]
       const seen = visits.map((row) => {

@@ -7,6 +7,7 @@ import {
   ownerSchema,
   visitSchema,
   trySchema,
+  jobSchema,
   workshopRecordSchema,
   storedPatternSchema,
 } from '@crescent/core/records/index'
@@ -74,6 +75,7 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
   looks: list({ kind: 'look', schema: lookSchema, check: CHECKS.look, table: ({ looks }) => looks }),
   sizes: list({ kind: 'size', schema: sizeSchema, check: CHECKS.size, table: ({ sizes }) => sizes }),
   tries: list({ kind: 'try', schema: trySchema, check: none, table: ({ tries }) => tries }),
+  jobs: list({ kind: 'job', schema: jobSchema, check: CHECKS.job, table: ({ jobs }) => jobs }),
   workshop: list({
     kind: 'workshop',
     schema: workshopRecordSchema,

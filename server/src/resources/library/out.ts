@@ -34,7 +34,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   const practice = practiceOn(db)
   const exportedAt = new Date().toISOString()
   yield `{"format":"crescent-library","formatVersion":1,"exportedAt":"${exportedAt}"`
-  const { owners, horses, visits, patterns, footRecords, looks, sizes, tries, workshop } = practice
+  const { owners, horses, visits, patterns, footRecords, looks, sizes, tries, jobs, workshop } = practice
   const ownerId = horseId === undefined ? undefined : horses.get(horseId)?.ownerId
   const ofHorse = <T extends { horseId: string }>(all: Iterable<T>) =>
     only(all, (one) => horseId === undefined || one.horseId === horseId)
@@ -55,6 +55,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   yield* listText('looks', ofVisit(looks.each()))
   yield* listText('sizes', horseId === undefined ? sizes.each() : [])
   yield* listText('tries', ofVisit(tries.each()))
+  yield* listText('jobs', ofVisit(jobs.each()))
   yield* listText('workshop', horseId === undefined ? workshop.each() : [])
   yield '}'
 }

@@ -11,6 +11,7 @@ const ONE: Record<string, string> = {
   looks: 'look',
   sizes: 'size',
   tries: 'try',
+  jobs: 'job',
   workshop: 'workshop',
 }
 

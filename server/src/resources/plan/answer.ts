@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { TEMPLATE_KINDS } from '@crescent/core/formats'
 import { footSchema, keepClearSchema, sectionSchema, SECTION_SHAPES } from '@crescent/core/records/index'
 import { toldSchema } from '../told-schema'
 
@@ -111,6 +112,11 @@ const partSchema = object({
   join: object({ outline: line.optional(), welds: z.array(line) }).optional(),
   ofTheBar: mm.optional(),
   stock: object({ width: mm, thickness: mm, length: mm, count: z.number().optional() }).optional(),
+  template: object({
+    kind: z.enum(TEMPLATE_KINDS),
+    edge: line.optional(),
+    holes: z.array(object({ at: point, diameter: mm.optional() })).optional(),
+  }).optional(),
 })
 
 const modificationSchema = object({
@@ -131,8 +137,11 @@ const modificationSchema = object({
   course: z.array(object({ label: z.string(), fromDay: z.number(), toDay: z.number() })),
 })
 
+const forgingStep = { stage: z.string(), text: toldSchema, branch: branch.optional() }
+
 const ironSchema = object({
   cutLength: mm,
+  learned: mm.describe('of the cut, from logged jobs'),
   centrelineLength: mm,
   volume: z.number().describe('of the bar, mm3'),
   weight: z.number().describe('of the whole shoe, g'),
@@ -158,6 +167,22 @@ const ironSchema = object({
   marks: z.array(
     object({ kind: z.string(), label: z.string(), branch: branch.nullable(), fromMiddle: mm, fromEnd: mm }),
   ),
+  heats: z
+    .array(
+      object({
+        ...forgingStep,
+        shape: line.describe('the middle of the web when it is done, from the lateral to the medial end'),
+        straight: z.boolean(),
+        measures: z.array(
+          object({
+            ...{ what: z.string(), value: mm },
+            between: z.tuple([point, point]).describe('from where to where the rule is laid'),
+          }),
+        ),
+        marks: z.array(object({ label: z.string(), at: point })),
+      }),
+    )
+    .describe('the order of the work, with the shape after each step'),
 })
 
 const nailSchema = object({
@@ -230,7 +255,7 @@ export const planAnswerSchema = object({
   cuts: z.array(cutSchema).describe('the finished section at each place, from heel to heel'),
   parts: z.array(partSchema),
   modifications: z.array(modificationSchema),
-  forging: z.array(object({ stage: z.string(), text: toldSchema })),
+  forging: z.array(object(forgingStep)),
   iron: ironSchema,
   suggestion: object({ section: sectionSchema, name: z.string(), use: z.string(), reason: toldSchema }),
   nails: z.array(nailSchema),

@@ -1,5 +1,6 @@
 import { daySchema, roundSchema } from '@crescent/core/records/index'
 import { BadRequest } from '../../http/door'
+import { dayIronSchema, ironOfDay } from './iron'
 import type { Route } from '../../http/route'
 
 export const roundRoutes: Route[] = [
@@ -9,11 +10,25 @@ export const roundRoutes: Route[] = [
     summary: 'What a day holds: overdue, due within the week, visited',
     answer: roundSchema,
     query: { date: 'the day, 2026-11-23' },
-    run: ({ practice, request }) => {
-      const date = daySchema.safeParse(request.query['date'])
-      if (!date.success)
-        throw new BadRequest([{ path: 'date', message: 'A day is needed, written 2026-11-23' }])
-      return practice.horses.round(date.data)
+    run: ({ practice, request }) => practice.horses.round(dayAsked(request.query['date'])),
+  },
+  {
+    method: 'get',
+    path: '/round/iron',
+    summary: 'Bars, pieces and factory sizes that the shoes of a day take',
+    answer: dayIronSchema,
+    query: {
+      date: 'the day, 2026-11-23',
+      due: 'true: horses that are due by then too, with what they wear now',
     },
+    run: ({ practice, request }) =>
+      ironOfDay(practice, dayAsked(request.query['date']), request.query['due'] === 'true'),
   },
 ]
+
+/** @throws BadRequest where it is no day */
+function dayAsked(sent: unknown): string {
+  const date = daySchema.safeParse(sent)
+  if (date.success) return date.data
+  throw new BadRequest([{ path: 'date', message: 'A day is needed, written 2026-11-23' }])
+}

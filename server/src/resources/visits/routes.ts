@@ -1,5 +1,4 @@
 import * as z from 'zod'
-import type { VisitPage } from '@crescent/core'
 import {
   footRecordSchema,
   shoeingSchema,
@@ -8,8 +7,9 @@ import {
   visitPageSchema,
 } from '@crescent/core/records/index'
 import { CHECKS } from '../checks'
+import { visitPage } from './page'
 import { saveShoeing } from './shoeing'
-import { BadRequest, NotFound } from '../../http/door'
+import { BadRequest } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
 
@@ -27,25 +27,7 @@ export const visitRoutes: Route[] = [
     summary: 'A visit with its horse, feet as measured then and the time before, and the patterns',
     answer: visitPageSchema,
     answers: { 404: 'No such visit' },
-    run: ({ practice, request }): VisitPage => {
-      const visit = practice.visits.get(request.params['id'] as string)
-      if (!visit) throw new NotFound('visit')
-      const horse = practice.horses.get(visit.horseId)!
-      const before = practice.visits.before(visit)
-      return {
-        visit,
-        horse,
-        owner: horse.ownerId ? (practice.owners.get(horse.ownerId) ?? null) : null,
-        footRecords: practice.footRecords.ofVisit(visit.id),
-        look: practice.looks.ofVisit(visit.id) ?? null,
-        usual: practice.facts.current().usual,
-        lookBefore: practice.looks.before(visit) ?? null,
-        lastVisit: practice.visits.lastBefore(visit) ?? null,
-        previous: before ? { visit: before, footRecords: practice.footRecords.ofVisit(before.id) } : null,
-        patterns: practice.patterns.ofHorse(horse.id),
-        workshop: practice.workshop.current(),
-      }
-    },
+    run: ({ practice, request }) => visitPage(practice, request.params['id'] as string),
   },
   withBody({
     method: 'put',

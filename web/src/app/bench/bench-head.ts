@@ -12,7 +12,7 @@ import { BenchMenu } from './bench-menu'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { Printing } from './print/printing'
-import { SIDE_NAMES } from './side-names'
+import { SIDE_NAMES } from '@crescent/core/text'
 import { Undoing } from './undoing'
 
 /** Over the Bench: whose foot lies on it, the other feet, and what can be done with the visit. */

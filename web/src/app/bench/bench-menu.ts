@@ -12,6 +12,7 @@ import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
 import { OPPOSITE } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { benchActions } from '../state/bench/bench.feature'
+import { FigureText } from '../drawing/figure-text'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { Printing } from './print/printing'
@@ -27,6 +28,9 @@ import { Printing } from './print/printing'
     </button>
     <mat-menu #more="matMenu">
       <button mat-menu-item (click)="printing.print(true)"><mat-icon svgIcon="print" />Print all feet</button>
+      @for (sheet of sheets(); track sheet.label) {
+        <a mat-menu-item [href]="sheet.url" download><mat-icon svgIcon="download" />{{ sheet.label }}</a>
+      }
       <button mat-menu-item (click)="keeping.load()"><mat-icon svgIcon="folder" />Load a pattern</button>
       <button mat-menu-item [disabled]="!desk.previous()" (click)="desk.copyLast()">
         <mat-icon svgIcon="copy" />Copy last visit
@@ -47,6 +51,20 @@ export class BenchMenu {
   protected readonly keeping = inject(Keeping)
   protected readonly printing = inject(Printing)
   protected readonly other = computed(() => OPPOSITE[this.desk.side()])
+  private readonly text = inject(FigureText)
+  /** What goes on paper of the whole visit, as it is stored. */
+  protected readonly sheets = computed(() => {
+    const visit = this.desk.page()?.visit.id
+    if (visit === undefined) return []
+    const { unit, denominator } = this.text.style()
+    const asked = `unit=${unit}&parts=${denominator}`
+    return [
+      { label: 'Forge cards of all shoes', url: `/api/visits/${visit}/cards?${asked}` },
+      { label: 'Cut and chalk, all on one sheet', url: `/api/visits/${visit}/cards?per=horse&${asked}` },
+      { label: 'Sheet for the owner', url: `/api/visits/${visit}/sheet?for=owner&${asked}` },
+      { label: 'Sheet for the vet', url: `/api/visits/${visit}/sheet?for=vet&${asked}` },
+    ]
+  })
   private readonly trigger = viewChild.required(MatMenuTrigger)
 
   constructor() {

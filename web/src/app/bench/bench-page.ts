@@ -32,9 +32,10 @@ import { LastTime } from './last-time'
 import { PrintSheets } from './print/print-sheets'
 import { Printing } from './print/printing'
 import { ProblemList } from './problem-list'
-import { SIDE_NAMES } from './side-names'
+import { SIDE_NAMES } from '@crescent/core/text'
 import { BarStrip } from './slip/bar-strip'
 import { STEPS } from './steps'
+import { Forging } from './steps/iron/forging'
 import { Looking } from './steps/look/looking'
 import { Mapping } from './steps/map/mapping'
 import { Shaping } from './steps/shoe/shaping'
@@ -64,7 +65,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     PrintSheets,
     ProblemList,
   ],
-  providers: [Desk, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
+  providers: [Desk, Forging, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',

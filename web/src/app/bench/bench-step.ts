@@ -17,7 +17,7 @@ export interface BenchView {
 
 /** A step of the Bench. Everything of it lies in a folder of its own under `steps/`. */
 export interface BenchStep {
-  key: 'look' | 'map' | 'size' | 'shoe' | 'try' | 'nail'
+  key: 'look' | 'map' | 'size' | 'shoe' | 'iron' | 'try' | 'nail'
   /** The key that opens it. */
   letter: string
   label: string

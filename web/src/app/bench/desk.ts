@@ -14,6 +14,7 @@ import { Store } from '@ngrx/store'
 import { throttleTime } from 'rxjs'
 import { benchActions, benchFeature, selectFindings } from '../state/bench/bench.feature'
 import { footInput } from '../state/bench/draft'
+import { workshopFor } from '../state/bench/workshop-for'
 import type { BenchStep } from './bench-step'
 import type { Pulled } from './sole/pull-handles'
 
@@ -92,6 +93,13 @@ export class Desk {
     if (!read?.ok) return undefined
     const { foot } = read.value
     return { outline: footOutline(foot).track.points, toeY: foot.widestFromToe }
+  })
+
+  /** Foot and shoe as they are asked for from the server, headed by the horse's name. */
+  readonly asked = computed(() => {
+    const [foot, draft, page] = [this.foot(), this.draft(), this.page()]
+    if (!foot || !draft || !page) return undefined
+    return { foot, shoe: draft.shoe, workshop: workshopFor(page, draft.shoe), title: page.horse.name }
   })
 
   /** What can be taken hold of on the sole in the step that is open. */

@@ -8,11 +8,12 @@ import { AsyncState } from '../common/async-state'
 import { dueText, longDay, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 import { Help } from '../help/help'
+import { DayIronList } from './day-iron'
 
 /** The day: who is overdue, who is due, who was seen. A visit starts from here. */
 @Component({
   selector: 'cr-round-page',
-  imports: [AsyncState, MatButton, RouterLink],
+  imports: [AsyncState, DayIronList, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
   styleUrl: './round-page.scss',
@@ -23,6 +24,8 @@ export class RoundPage {
   protected readonly round = this.store.selectSignal(recordsFeature.selectRound)
   protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
+  /** What has to be on the van is shown. */
+  protected readonly ironShown = signal(false)
   protected readonly longDay = longDay
   protected readonly shortDay = shortDay
   protected readonly dueText = dueText

@@ -2,6 +2,7 @@ import { HttpClient, HttpErrorResponse, HttpParams } from '@angular/common/http'
 import { inject, Injectable } from '@angular/core'
 import type {
   Beginning,
+  DayIron,
   DatedTry,
   Erasure,
   FootRecord,
@@ -11,6 +12,8 @@ import type {
   Look,
   FoundPattern,
   ImportReport,
+  Job,
+  LearnedCut,
   Losses,
   Section,
   Size,
@@ -50,6 +53,8 @@ const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
 export class Api {
   private readonly http = inject(HttpClient)
 
+  dayIron = (date: string, due: boolean): Observable<IronOfDay> =>
+    this.http.get<IronOfDay>('/api/round/iron', { params: { date, due } })
   round = (date: string): Observable<Round> => this.http.get<Round>('/api/round', { params: { date } })
   horses = (search: string, archived: boolean): Observable<HorseSummary[]> =>
     this.http.get<HorseSummary[]>('/api/horses', { params: listParams(search, archived, 200) })
@@ -96,6 +101,8 @@ export class Api {
     this.http.get<DatedTry[]>('/api/tries', { params: { visit } })
   triesOverTime = (): Observable<TriesOverTime> => this.http.get<TriesOverTime>('/api/tries/over-time')
   putTry = (one: Try): Observable<Try> => this.http.put<Try>(`/api/tries/${one.id}`, one)
+  putJob = (job: Job): Observable<Job> => this.http.put<Job>(`/api/jobs/${job.id}`, job)
+  learned = (): Observable<LearnedCut[]> => this.http.get<LearnedCut[]>('/api/jobs/learned')
   putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)
   /** A table of sizes as it would be read; kept only where it is asked for. */
   readSizes = (csv: string, keep: boolean): Observable<SizesRead> =>
@@ -121,6 +128,12 @@ export class Api {
 
 const listParams = (search: string, archived: boolean, limit: number): HttpParams =>
   new HttpParams({ fromObject: { search, archived, limit } })
+
+/** The iron of a day, with what is on the van and who has no pattern yet. */
+export interface IronOfDay extends Omit<DayIron, 'sizes'> {
+  sizes: (DayIron['sizes'][number] & { onVan: number | null })[]
+  unplanned: { id: string; name: string }[]
+}
 
 /** Why a request failed, in words for the screen. */
 export function failureText(error: unknown): string {

@@ -12,6 +12,7 @@ import {
 import { Store } from '@ngrx/store'
 import { benchFeature, selectFindings } from '../../state/bench/bench.feature'
 import { tryPlan } from '../../state/bench/planning'
+import { workshopFor } from '../../state/bench/workshop-for'
 
 /** What is printed of one foot: its shoe where it can be made, and what is done to it. */
 export interface Sheet {
@@ -29,7 +30,7 @@ export class Printing {
   private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly work = this.store.selectSignal(benchFeature.selectWork)
-  private readonly workshop = this.store.selectSignal(benchFeature.selectWorkshop)
+  private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly findings = this.store.selectSignal(selectFindings)
   /** A drag need not draw the sheets along. */
   private readonly onPaper = signal(false)
@@ -70,7 +71,7 @@ export class Printing {
     const findings: Record<Side, readonly Finding[]> = this.findings()
     // What could not be read as a figure is no figure: nothing is printed past it.
     const readable = Object.keys(foot.entries).length === 0
-    const make = () => planShoe(footInput(side, foot, findings[side]), shoe, this.workshop())
+    const make = () => planShoe(footInput(side, foot, findings[side]), shoe, workshopFor(this.page(), shoe))
     const plan = readable ? tryPlan(make).plan : undefined
     return { side, plan, section: shoe.section, work: this.work()[side] }
   }

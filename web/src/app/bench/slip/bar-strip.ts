@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import type { BarMark, Iron } from '@crescent/core'
+import { markName, spreadLabels, type BarMark, type Iron } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
-import { spreadLabels } from './strip-layout'
 
 /** Sheet units a millimetre of bar is drawn with, and the room beside it. */
 const MARGIN = 14
@@ -226,7 +225,7 @@ export class BarStrip {
           at: `translate(${x.toFixed(2)} 0)`,
           aside: aside.toFixed(2),
           leader: Math.abs(aside) > SEEN ? `M0 10.6L${aside.toFixed(2)} 9.9M0 21L${aside.toFixed(2)} 22` : '',
-          name: this.shortName(mark),
+          name: markName(mark),
           middle: mark.kind === 'toe' ? ZERO : this.text.parts(mark.fromMiddle),
           end: isEnd ? NOTHING : this.text.parts(mark.fromEnd),
         }
@@ -237,12 +236,7 @@ export class BarStrip {
   /** About how wide the letters over a mark are, in units of the sheet. */
   private widthOf(mark: BarMark): number {
     const figure = this.text.length(mark.fromMiddle)
-    return Math.max(this.shortName(mark).length * NAME_LETTER, figure.length * FIGURE_LETTER)
-  }
-
-  private shortName({ kind, label }: BarMark): string {
-    if (kind === 'hole') return label.replace('Hole ', '')
-    return { toe: 'toe', 'heel-end': 'heel', work: label.toLowerCase() }[kind]
+    return Math.max(markName(mark).length * NAME_LETTER, figure.length * FIGURE_LETTER)
   }
 
   protected fullName(mark: BarMark): string {

@@ -1,4 +1,5 @@
 import type { BenchStep } from '../bench-step'
+import { IRON } from './iron/step'
 import { LOOK } from './look/step'
 import { MAP } from './map/step'
 import { NAIL } from './nail/step'
@@ -7,4 +8,4 @@ import { SHOE } from './shoe/step'
 import { TRY } from './try/step'
 
 /** The steps of the Bench in the order of the work. Another is a folder beside these and a line here. */
-export const STEPS: readonly [BenchStep, ...BenchStep[]] = [LOOK, MAP, SIZE, SHOE, TRY, NAIL]
+export const STEPS: readonly [BenchStep, ...BenchStep[]] = [LOOK, MAP, SIZE, SHOE, IRON, TRY, NAIL]

@@ -9,6 +9,7 @@ import { gallery } from './gallery'
 import { gate } from './gate'
 import { horse } from './horse'
 import { horsePage } from './horse-page'
+import { iron } from './iron'
 import { join } from './join'
 import { load } from './load'
 import { look } from './look'
@@ -39,6 +40,7 @@ export const TOPICS: readonly HelpTopic[] = [
   map,
   size,
   shoe,
+  iron,
   gallery,
   tryOn,
   nail,

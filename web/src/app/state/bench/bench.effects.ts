@@ -36,6 +36,7 @@ import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
 import { footInput, type Draft, type Drafts, type Step } from './draft'
+import { workshopFor } from './workshop-for'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
 
@@ -202,7 +203,7 @@ function patternToSend(foot: FootInput, draft: Draft, { side, name }: SaveReques
     name,
     foot,
     shoe: draft.shoe,
-    workshop: page.workshop.figures,
+    workshop: workshopFor(page, draft.shoe),
     notes: '',
     archived: false,
   }

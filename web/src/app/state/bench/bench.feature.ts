@@ -14,6 +14,7 @@ import {
   type StoredPattern,
   type TipSource,
   type VisitPage,
+  type LearnedCut,
   type WorkshopRecord,
 } from '@crescent/core'
 import {
@@ -47,7 +48,8 @@ import {
   type Step,
 } from './draft'
 import { redone, touch, touchAll, undone } from './changing'
-import { NO_FIGURES, tryPlan, UNPLANNED } from './planning'
+import { tryPlan, UNPLANNED } from './planning'
+import { workshopFor } from './workshop-for'
 import { afterSave, rebased, takeTheirs, withIds } from './saving'
 
 export const benchActions = createActionGroup({
@@ -91,6 +93,8 @@ export const benchActions = createActionGroup({
     changeVisit: props<{ changes: VisitChanges; told?: string }>(),
     visitChanged: props<{ visit: VisitPage['visit']; told: string }>(),
     workshopSaved: props<{ workshop: WorkshopRecord }>(),
+    /** Logged jobs taught something new of the next cut. */
+    cutsLearned: props<{ learned: LearnedCut[] }>(),
   },
 })
 
@@ -230,6 +234,9 @@ export const benchFeature = createFeature({
     on(benchActions.workshopSaved, (state, { workshop }): BenchState =>
       state.page ? { ...state, page: { ...state.page, workshop } } : state,
     ),
+    on(benchActions.cutsLearned, (state, { learned }): BenchState =>
+      state.page ? { ...state, page: { ...state.page, learned } } : state,
+    ),
     // The horse was changed in the Stable: what the Bench read is no longer true.
     on(recordsActions.horseSaved, (state, { horse }): BenchState =>
       state.page?.horse.id === horse.id ? { ...state, page: { ...state.page, horse } } : state,
@@ -248,18 +255,22 @@ export const benchFeature = createFeature({
   ),
   extraSelectors: ({ selectPage, selectDrafts, selectSide, selectPast, selectFuture }) => {
     const selectDraft = createSelector(selectDrafts, selectSide, (drafts, side) => drafts?.[side])
-    const selectWorkshop = createSelector(selectPage, (page) => page?.workshop.figures ?? NO_FIGURES)
     return {
       selectDraft,
-      selectWorkshop,
       selectPlanning: createSelector(
         selectSide,
         selectDraft,
-        selectWorkshop,
+        selectPage,
         selectFindings,
-        (side, draft, workshop, findings) =>
+        (side, draft, page, findings) =>
           draft
-            ? tryPlan(() => planShoe(footInput(side, draft.foot, findings[side]), draft.shoe, workshop))
+            ? tryPlan(() =>
+                planShoe(
+                  footInput(side, draft.foot, findings[side]),
+                  draft.shoe,
+                  workshopFor(page, draft.shoe),
+                ),
+              )
             : UNPLANNED,
       ),
       /** What is done to each foot at this visit, as far as it is known. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { spreadLabels } from './strip-layout'
+import { spreadLabels } from './spread-labels'
 
 describe('labels along the bar', () => {
   const clear = (at: number[], widths: number[]) =>

@@ -1,0 +1,21 @@
+import { footLayers, layerOf, shoeLayers } from './shoe-layers'
+import { ring, type TrueSize } from './template'
+
+/** The shoe as it is seen from the foot, with its clips and the foot that will stand on it. */
+export const FOOT: TrueSize = {
+  kind: 'foot',
+  faces: 'foot side up',
+  missing: '',
+  from: 'foot',
+  draw: (plan) => [
+    ...shoeLayers(plan),
+    ...layerOf(
+      'Clips',
+      'cut',
+      plan.parts
+        .filter(({ layer, edge }) => layer === 'clip' && edge.length > 2)
+        .map(({ edge }) => ring(edge)),
+    ),
+    ...footLayers(plan),
+  ],
+}

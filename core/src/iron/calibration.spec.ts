@@ -1,0 +1,88 @@
+import fc from 'fast-check'
+import jstat from 'jstat'
+import { describe, expect, it } from 'vitest'
+import { calibrate, sameBar, styleOfShoe, type LoggedJob } from './calibration'
+
+const job = (predicted: number, needed: number, more: Partial<LoggedJob> = {}): LoggedJob => ({
+  ...{ id: `${predicted} ${needed}`, predicted, counted: true },
+  // Cut a little long, and the rest cut off the heels.
+  ...{ used: needed + 6, left: 6 },
+  ...more,
+})
+
+/** Bell-shaped figures by a seed: the sum of twelve even ones. */
+function bell(seed: number): () => number {
+  let state = seed
+  const even = () => {
+    state = (state * 1664525 + 1013904223) % 4294967296
+    return state / 4294967296
+  }
+  return () => Array.from({ length: 12 }, even).reduce((sum, one) => sum + one, -6)
+}
+
+describe('what logged jobs teach', () => {
+  it('at least halves the error of a farrier who always needs more or less, after eight jobs', () => {
+    // Made-up farriers: up to 5 % more or less bar, each job off by 1.5 mm as a bell.
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1_000_000 }),
+        fc.oneof(
+          fc.double({ min: -0.05, max: -0.012, noNaN: true }),
+          fc.double({ min: 0.012, max: 0.05, noNaN: true }),
+        ),
+        (seed, bias) => {
+          const noise = bell(seed)
+          const jobs = Array.from({ length: 8 }, (_, i) => {
+            const predicted = 280 + i * 7
+            return job(predicted, predicted * (1 + bias) + noise() * 1.5, { id: String(i) })
+          })
+          const { factor } = calibrate(jobs)!
+          const next = 310
+          const [before, after] = [next * Math.abs(bias), Math.abs(next * factor - next * (1 + bias))]
+          expect(after).toBeLessThan(before / 2)
+        },
+      ),
+      { numRuns: 300 },
+    )
+  })
+
+  it('says how far single jobs scatter, as a statistics library does', () => {
+    const needs = [0.98, 1.01, 1.03, 0.995, 1.02]
+    const { spread, jobs } = calibrate(needs.map((need) => job(300, 300 * need)))!
+    expect(jobs).toBe(5)
+    expect(spread).toBeCloseTo(jstat.stdev(needs, true), 9)
+  })
+
+  it('names a job that is off by far and does not learn from it', () => {
+    const jobs = [1.01, 1.012, 1.008, 1.011, 1.009].map((need, i) => job(300, 300 * need, { id: String(i) }))
+    const odd = job(300, 340, { id: 'odd' })
+    const learned = calibrate([...jobs, odd])!
+    expect(learned.outliers).toEqual(['odd'])
+    expect(learned.factor).toBeCloseTo(calibrate(jobs)!.factor, 12)
+  })
+
+  it('is nothing without jobs, or where all were put aside', () => {
+    expect(calibrate([])).toBeUndefined()
+    expect(calibrate([job(300, 310, { counted: false })])).toBeUndefined()
+  })
+
+  it('moves the next cut by no more than one odd bar was off', () => {
+    const { factor, spread } = calibrate([job(300, 312)])!
+    expect(factor).toBeGreaterThan(1.01)
+    expect(factor).toBeLessThan(1.04)
+    expect(spread).toBeUndefined()
+  })
+})
+
+describe('jobs of the same kind', () => {
+  it('share bar and style, in whatever order a shoe lists what is made of it', () => {
+    expect(styleOfShoe({ modifications: [{ kind: 'toe-clip' }, { kind: 'egg-bar' }] })).toBe(
+      'egg-bar + toe-clip',
+    )
+    expect(styleOfShoe({})).toBe('')
+    const bar = { shape: 'flat', material: 'steel', width: 19.05, thickness: 7.9375 } as const
+    expect(sameBar(bar, { ...bar, width: 19.1 })).toBe(true)
+    expect(sameBar(bar, { ...bar, thickness: 9.525 })).toBe(false)
+    expect(sameBar(bar, { ...bar, material: 'aluminium' })).toBe(false)
+  })
+})

@@ -1,0 +1,193 @@
+import { distance, mix, type Vec } from '../geometry/vector'
+import { placeAt, trackLength } from '../geometry/track'
+import type { ForgingStage, ForgingStep } from '../modifications/forging'
+import type { NailHole } from '../nails/holes'
+import { soldCentreline } from '../shoe/as-sold'
+import type { Rims } from '../shoe/rims'
+import type { SizeFacts } from '../records/size'
+import type { Half } from '../terms/half'
+import { PART_ENDS, type BranchPart } from '../terms/trying'
+import type { Told } from '../notices/told'
+import { takenOn, turnsAsOn, type Reach } from './taken-on'
+
+/** Something to lay a rule on, and what it should show, mm. */
+export interface HeatMeasure {
+  what: string
+  value: number
+  /** From where to where it is laid. */
+  between: readonly [Vec, Vec]
+}
+
+/** One step of the work, and the shape the shoe should have when it is done. Lengths in mm, in the foot's frame. */
+export interface Heat {
+  stage: ForgingStage
+  text: Told
+  /** The middle of the web, from the lateral to the medial end. */
+  shape: readonly Vec[]
+  /** It still is a straight bar. */
+  straight: boolean
+  measures: HeatMeasure[]
+  /** Where the punch marks of toe and holes lie on it. */
+  marks: { label: string; at: Vec }[]
+}
+
+/** What the shapes between are worked out from. */
+export interface HeatedShoe {
+  rims: Rims
+  holes: readonly NailHole[]
+  /** Bar that each branch takes, toe mark to end, mm. */
+  branches: Readonly<Record<Half, number>>
+  /** Bar beyond the heels that closes the shoe behind them, mm. */
+  closing: number
+  /** The factory shoe it is shaped from; nothing for a bar, and for a shoe that cannot be bent. */
+  size?: SizeFacts
+  /** It cannot be bent: it lies in its shape from the first step on. */
+  moulded: boolean
+}
+
+/** How far along its branch the bar is bent when a stage is done. */
+const BENT_TO: Partial<Record<ForgingStage, BranchPart>> = {
+  toe: 'toe',
+  'toe quarters': 'toe quarter',
+  quarters: 'quarter',
+  heels: 'heel',
+}
+
+/**
+ * The order of the work with the shape after each step: bent as far as that step goes, from the toe outward, and beyond it
+ * as it was before. Nothing is stretched: the bar is as long in each as in the finished shoe. Where two steps share a stage
+ * the first of them turns the outer branch, the second the inner.
+ */
+export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[] {
+  const { rims, size, branches, moulded } = shoe
+  const pattern = rims.centreline.points
+  const toe = toeOf(rims)
+  const whole = lengthOf(pattern)
+  const full: Reach = { lateral: toe, medial: whole - toe }
+  const before = size && turnsInBox(size, pattern, toe)
+  const reached: Record<Half, number> = moulded ? { ...full } : { lateral: -1, medial: -1 }
+  let bar = !size && !moulded
+  return steps.map((step): Heat => {
+    const part = BENT_TO[step.stage]
+    if (part) {
+      bar = false
+      const halves = step.branch ? [step.branch] : (['lateral', 'medial'] as const)
+      for (const half of halves)
+        reached[half] = Math.max(reached[half], part === 'heel' ? full[half] : full[half] * PART_ENDS[part])
+    }
+    if (bar) return straightBar(step, branches, rims)
+    // What comes after the shaping finds the shoe in its shape.
+    const shape = takenOn(pattern, toe, reached, before)
+    const done = shape === pattern
+    return {
+      ...step,
+      shape,
+      straight: false,
+      measures: done ? closedMeasures(rims) : openMeasures(shape, toe, shoe.closing),
+      marks: marksOn(shape, pattern, shoe, toe),
+    }
+  })
+}
+
+/** A rule laid from one place to another. */
+const laid = (what: string, from: Vec, to: Vec): HeatMeasure => ({
+  ...{ what, value: distance(from, to) },
+  between: [from, to],
+})
+
+/** The bar before anything is bent, toe mark where the toe will be. */
+function straightBar(step: ForgingStep, { lateral, medial }: HeatedShoe['branches'], rims: Rims): Heat {
+  const { point: toe } = placeAt(rims.centreline, toeOf(rims))
+  const [outer, inner]: Vec[] = [
+    [toe[0] + lateral, toe[1]],
+    [toe[0] - medial, toe[1]],
+  ]
+  return {
+    ...step,
+    shape: [outer!, inner!],
+    straight: true,
+    measures: [
+      laid('The whole bar', outer!, inner!),
+      laid('Toe mark to the outer end', toe, outer!),
+      laid('Toe mark to the inner end', toe, inner!),
+    ],
+    marks: [{ label: 'Toe', at: toe }],
+  }
+}
+
+/** Along the middle of the web from the lateral heel to the middle of the toe, mm, by its points. */
+function toeOf(rims: Rims): number {
+  const toe = placeAt(rims.outer, rims.toe).point
+  return stationNear(rims.centreline.points, toe)
+}
+
+/** Three lengths fix where both ends lie against the toe mark. */
+function openMeasures(shape: readonly Vec[], toe: number, closing: number): HeatMeasure[] {
+  const at = pointAt(shape, toe)
+  const [outer, inner] = [shape[0]!, shape[shape.length - 1]!]
+  const end = closing > 0 ? 'heel mark' : 'end'
+  return [
+    laid(`Across, from ${end} to ${end}, in the middle of the web`, outer, inner),
+    laid(`Straight from the toe mark to the outer ${end}`, at, outer),
+    laid(`Straight from the toe mark to the inner ${end}`, at, inner),
+  ]
+}
+
+/** What the finished shape is compared by at the anvil. */
+function closedMeasures({ outer }: Rims): HeatMeasure[] {
+  const widest = (sign: 1 | -1) =>
+    outer.points.reduce((far, point) => (sign * point[0] > sign * far[0] ? point : far))
+  const [left, right] = [widest(1), widest(-1)]
+  const toe = outer.points.reduce((far, point) => (point[1] > far[1] ? point : far))
+  const [lateral, medial] = [placeAt(outer, 0).point, placeAt(outer, trackLength(outer)).point]
+  const rear = Math.min(lateral[1], medial[1])
+  return [
+    laid('Width at the widest, outside', left, [right[0], left[1]]),
+    laid('Across the heels, outside', lateral, [medial[0], lateral[1]]),
+    laid('Toe to a rule across the heels', toe, [toe[0], rear]),
+  ]
+}
+
+const marksOn = (shape: readonly Vec[], pattern: readonly Vec[], { holes }: HeatedShoe, toe: number) => [
+  { label: 'Toe', at: pointAt(shape, toe) },
+  ...holes.map(({ number, x, y }) => ({
+    label: String(number),
+    at: pointAt(shape, stationNear(pattern, [x, y])),
+  })),
+]
+
+/** How a factory shoe turns in its box at each corner of its pattern. */
+function turnsInBox(size: SizeFacts, pattern: readonly Vec[], toe: number): number[] {
+  const { points } = soldCentreline(size)
+  return turnsAsOn(points, lengthOf(points) / 2, pattern, toe)
+}
+
+const lengthOf = (points: readonly Vec[]): number =>
+  points.reduce((sum, point, i) => (i === 0 ? 0 : sum + distance(points[i - 1]!, point)), 0)
+
+/** The point so far along a line, mm; lines of one number of points and lengths answer alike. */
+function pointAt(points: readonly Vec[], station: number): Vec {
+  let left = station
+  for (let i = 1; i < points.length; i++) {
+    const long = distance(points[i - 1]!, points[i]!)
+    if (left <= long) return mix(points[i - 1]!, points[i]!, long === 0 ? 0 : left / long)
+    left -= long
+  }
+  return points[points.length - 1]!
+}
+
+/** How far along a line the place nearest to a point lies, mm. */
+function stationNear(points: readonly Vec[], [x, y]: Vec): number {
+  let [best, station, along] = [Infinity, 0, 0]
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1]!, points[i]!]
+    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
+    const square = dx * dx + dy * dy
+    const u = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (y - a[1]) * dy) / square))
+    const off = Math.hypot(a[0] + dx * u - x, a[1] + dy * u - y)
+    const long = Math.sqrt(square)
+    if (off < best) [best, station] = [off, along + u * long]
+    along += long
+  }
+  return station
+}

@@ -1,0 +1,118 @@
+import { readFileSync } from 'node:fs'
+import type { Download, Page } from '@playwright/test'
+import {
+  cut,
+  expect,
+  expectAccessible,
+  field,
+  onDevice,
+  openBench,
+  PHONE,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
+
+/** What is downloaded by a tap. */
+async function tapped(page: Page, name: string | RegExp): Promise<{ name: string; file: Buffer }> {
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('button', { name, exact: true }).click()
+  const download: Download = await waiting
+  return { name: download.suggestedFilename(), file: readFileSync(await download.path()) }
+}
+
+test.describe('iron', () => {
+  test('the work heat by heat, the card and the pieces at true size as files', async ({ page, open }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Iron' }).click()
+    const what = page.getByTestId('heat-text')
+    await expect(what).toContainText('Cut the bar')
+    await expect(page.getByTestId('heat-measures')).toContainText('The whole bar')
+    await expectAccessible(page)
+    await page.getByRole('button', { name: 'Next step' }).click()
+    await expect(what).toContainText('Bend the toe first')
+    await page.getByRole('button', { name: 'One heat more' }).click()
+    await page.getByRole('button', { name: 'One heat more' }).click()
+    // A reload leaves the work where it was.
+    await page.reload()
+    await expect(what).toContainText('Bend the toe first')
+    await expect(page.getByRole('group', { name: 'Heats taken' })).toContainText('2 heats')
+    await expect(page.getByTestId('chalk')).toContainText('Width at the widest')
+    await page.getByRole('button', { name: 'Forge card' }).click()
+    await expect(page.getByTestId('card-work')).toContainText('Stamp the holes')
+    await expectAccessible(page)
+    const card = await tapped(page, 'Card on A4')
+    expect(card.name).toBe('fallow-lf-card.pdf')
+    expect(card.file.subarray(0, 5).toString()).toBe('%PDF-')
+    const sole = await tapped(page, 'Shoe, ground side')
+    expect(sole.name).toBe('fallow-lf-sole.pdf')
+    await page.getByRole('radio', { name: 'DXF' }).click()
+    expect((await tapped(page, 'Bar with its marks')).file.toString()).toContain('Marks')
+    const stl = await tapped(page, 'STL')
+    // Binary: a head of 80, a count, 50 for each triangle.
+    expect(stl.file.length).toBe(84 + 50 * stl.file.readUInt32LE(80))
+  })
+
+  test('the cut is logged, and the next one follows it until it is switched off', async ({ page, open }) => {
+    await open('/round')
+    await openBench(page, 'Fallow')
+    await typeFive(page)
+    await page.getByRole('tab', { name: 'Iron' }).click()
+    await expect(page.getByTestId('learned')).toContainText('No job of this bar and style')
+    const before = await cut(page)
+    await typeOver(field(page, 'job.used'), '40')
+    await typeOver(field(page, 'job.left'), '1/4')
+    await page.getByRole('button', { name: 'Log it' }).click()
+    await expect(page.getByRole('alert').filter({ hasText: 'what is marked' })).toBeVisible()
+    await typeOver(field(page, 'job.used'), '12 3/8')
+    await page.getByRole('button', { name: 'Log it' }).click()
+    await expect(page.getByText(/Logged: cut 12 3\/8", 1\/4" left over/)).toBeVisible()
+    await expect(page.getByTestId('learned')).toContainText('From one job')
+    await expect.poll(() => cut(page)).not.toBe(before)
+    await page.getByRole('checkbox', { name: 'Logged jobs correct the cut' }).click()
+    await expect(page.getByTestId('learned')).toContainText('switched off')
+    await expect.poll(() => cut(page)).toBe(before)
+  })
+
+  test('is stepped through on a phone, by touch', async ({ browser, server }) => {
+    await onDevice(browser, server, PHONE, async (page) => {
+      await openBench(page, 'Dunlin')
+      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+      await page.getByRole('tab', { name: 'Iron' }).tap()
+      const next = page.getByRole('button', { name: 'Next step' })
+      const what = page.getByTestId('heat-text')
+      const seen = new Set<string>()
+      while (await next.isEnabled().catch(() => false)) {
+        seen.add((await what.textContent()) ?? '')
+        await next.tap()
+        if (seen.size > 40) break
+      }
+      expect(seen.size).toBeGreaterThan(5)
+      await expect(page.getByRole('button', { name: 'All done' })).toBeDisabled()
+      // The largest button lies where the thumb is.
+      const box = await page.getByRole('button', { name: 'All done' }).boundingBox()
+      expect(box!.height).toBeGreaterThanOrEqual(44)
+      await page.getByRole('button', { name: 'Shoe on the foot' }).tap()
+      await expect(page.getByRole('timer')).toContainText('then lift')
+    })
+  })
+})
+
+test('the iron of the day stands on the Round, and the next visits go out as a calendar', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  await page.getByRole('button', { name: 'Iron for the day' }).click()
+  const list = page.getByRole('region', { name: 'Iron for the day' })
+  await expect(list).toBeVisible()
+  await list.getByRole('checkbox', { name: /With all that are due/ }).click()
+  await expect(list.getByRole('heading', { level: 3 }).first()).toContainText('in all')
+  await expectAccessible(page)
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Next visits as a calendar' }).click()
+  const calendar = readFileSync(await (await waiting).path(), 'utf8')
+  expect(calendar).toContain('BEGIN:VEVENT')
+})

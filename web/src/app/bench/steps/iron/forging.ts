@@ -1,0 +1,62 @@
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core'
+import type { Heat } from '@crescent/core'
+import { browserStore } from '../../../state/browser-store'
+import { Desk } from '../../desk'
+
+/** How far the work at the forge has come. */
+interface Place {
+  /** Whose shoe: visit and foot. */
+  whose: string
+  step: number
+  heats: number
+}
+
+const KEY = 'forge'
+/** Feet whose place is kept. */
+const KEPT = 12
+
+/** The work at the forge: which step is done next, and how many heats it took so far. It outlasts a reload. */
+@Injectable()
+export class Forging {
+  private readonly desk = inject(Desk)
+
+  readonly plan = computed(() => this.desk.told().plan)
+  readonly heats = computed((): readonly Heat[] => this.plan()?.iron.heats ?? [])
+  private readonly whose = computed(() => `${this.desk.page()?.visit.id ?? ''} ${this.desk.side()}`)
+
+  private readonly places = signal(browserStore.read<Place[]>(KEY) ?? [])
+  private readonly place = computed(
+    () =>
+      this.places().find(({ whose }) => whose === this.whose()) ?? { whose: this.whose(), step: 0, heats: 0 },
+  )
+  /** A design with fewer steps ends at its last. */
+  readonly step = computed(() => Math.max(0, Math.min(this.place().step, this.heats().length - 1)))
+  readonly heat = computed(() => this.heats()[this.step()])
+  readonly heatsTaken = computed(() => this.place().heats)
+  readonly atEnd = computed(() => this.step() >= this.heats().length - 1)
+
+  constructor() {
+    effect(() => {
+      const places = this.places()
+      untracked(() => browserStore.write(KEY, places))
+    })
+  }
+
+  go(by: 1 | -1): void {
+    this.put({ step: Math.max(0, Math.min(this.step() + by, this.heats().length - 1)) })
+  }
+
+  goTo(step: number): void {
+    this.put({ step })
+  }
+
+  tookHeat(by: 1 | -1): void {
+    this.put({ heats: Math.max(0, this.heatsTaken() + by) })
+  }
+
+  private put(change: Partial<Place>): void {
+    const now = { ...this.place(), ...change }
+    const others = this.places().filter(({ whose }) => whose !== now.whose)
+    this.places.set([now, ...others].slice(0, KEPT))
+  }
+}
