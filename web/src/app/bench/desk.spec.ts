@@ -12,6 +12,7 @@ import { Keeping } from './keep/keeping'
 import { STEPS } from './steps'
 import { Looking } from './steps/look/looking'
 import { MAP } from './steps/map/step'
+import { Forging } from './steps/iron/forging'
 import { Mapping } from './steps/map/mapping'
 import { NAIL } from './steps/nail/step'
 import { SHOE } from './steps/shoe/step'
@@ -27,7 +28,7 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [
       ...STORE,
-      ...[Desk, Keeping, Looking, Mapping, Shaping],
+      ...[Desk, Forging, Keeping, Looking, Mapping, Shaping],
       { provide: MatDialog, useValue: {} },
       { provide: MatSnackBar, useValue: {} },
     ],

@@ -77,6 +77,11 @@ import { Api, failureText, type IronOfDay } from '../state/api'
     </section>
   `,
   styles: `
+    .check input {
+      width: 20px;
+      height: 20px;
+      accent-color: var(--ember);
+    }
     .check {
       display: flex;
       gap: 8px;

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { forgeCard } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
 import { Desk } from '../../desk'
-import { BarStrip } from '../../slip/bar-strip'
 import { Files } from './files'
 import { Forging } from './forging'
 
@@ -14,7 +13,6 @@ const PAPERS = [
 /** Everything that is carried to the forge on one card, to be read at arm's length or printed. */
 @Component({
   selector: 'cr-card-view',
-  imports: [BarStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (forging.plan(); as plan) {
@@ -42,9 +40,6 @@ const PAPERS = [
           </header>
           @if (wrong(); as why) {
             <p class="problem" role="alert">{{ why }}</p>
-          }
-          @if (plan.iron.size === undefined) {
-            <cr-bar-strip [iron]="plan.iron" />
           }
           <ol data-testid="card-work">
             @for (heat of plan.iron.heats; track $index) {
@@ -115,7 +110,7 @@ const PAPERS = [
       margin: 12px 0 4px;
     }
     .bar {
-      margin: 0;
+      margin: 0 0 6px;
       font-size: clamp(1.4rem, 3vw, 2rem);
       font-variant-numeric: tabular-nums;
     }

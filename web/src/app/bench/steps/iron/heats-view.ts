@@ -14,41 +14,47 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     @if (forging.plan(); as plan) {
       @if (forging.heat(); as heat) {
         <div class="work">
-          <div class="head">
-            <p class="count">
-              Step {{ forging.step() + 1 }} of {{ forging.heats().length }}, {{ heat.stage }}
-            </p>
-            <div class="heats" role="group" aria-label="Heats taken">
-              <button
-                type="button"
-                class="small"
-                [disabled]="forging.heatsTaken() === 0"
-                (click)="forging.tookHeat(-1)"
-              >
-                <span aria-hidden="true">−</span><span class="unseen">One heat less</span>
-              </button>
-              <span role="status"
-                ><b>{{ forging.heatsTaken() }}</b> {{ forging.heatsTaken() === 1 ? 'heat' : 'heats' }}</span
-              >
-              <button type="button" class="small" (click)="forging.tookHeat(1)">
-                <span aria-hidden="true">+</span><span class="unseen">One heat more</span>
-              </button>
-            </div>
-          </div>
-          <p class="what" data-testid="heat-text">{{ text.told(heat.text) }}</p>
           <cr-heat-drawing [heat]="heat" [plan]="plan" />
-          <ul class="measures" data-testid="heat-measures">
-            @for (measure of heat.measures; track measure.what; let i = $index) {
-              <li>
-                <span class="letter" aria-hidden="true">{{ letters[i] }}</span>
-                <span>{{ measure.what }}</span>
-                <b>{{ text.length(measure.value) }}</b>
-              </li>
+          <div class="words">
+            <div class="head">
+              <p class="count">
+                Step {{ forging.step() + 1 }} of {{ forging.heats().length }}, {{ heat.stage }}
+              </p>
+              <div class="heats" role="group" aria-label="Heats taken">
+                <button
+                  type="button"
+                  class="small"
+                  aria-label="One heat less"
+                  [disabled]="forging.heatsTaken() === 0"
+                  (click)="forging.tookHeat(-1)"
+                >
+                  −
+                </button>
+                <span role="status"
+                  ><b>{{ forging.heatsTaken() }}</b> {{ forging.heatsTaken() === 1 ? 'heat' : 'heats' }}</span
+                >
+                <button type="button" class="small" aria-label="One heat more" (click)="forging.tookHeat(1)">
+                  +
+                </button>
+              </div>
+            </div>
+            <p class="what" data-testid="heat-text">{{ text.told(heat.text) }}</p>
+            <ul class="measures" data-testid="heat-measures">
+              @for (measure of heat.measures; track measure.what; let i = $index) {
+                <li>
+                  <span class="letter" aria-hidden="true">{{ letters[i] }}</span>
+                  <span>{{ measure.what }}</span>
+                  <b>{{ text.length(measure.value) }}</b>
+                </li>
+              }
+            </ul>
+            @if (heat.stage === 'on the foot' || forging.atEnd()) {
+              <cr-hot-timer />
             }
-          </ul>
-          @if (heat.stage === 'on the foot' || forging.atEnd()) {
-            <cr-hot-timer />
-          }
+            @if (awake()) {
+              <p class="muted">The screen stays awake while this is open.</p>
+            }
+          </div>
           <div class="steps">
             <button type="button" class="tap" [disabled]="forging.step() === 0" (click)="forging.go(-1)">
               Back
@@ -57,9 +63,6 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
               {{ forging.atEnd() ? 'All done' : 'Next step' }}
             </button>
           </div>
-          @if (awake()) {
-            <p class="muted">The screen stays awake while this is open.</p>
-          }
         </div>
       }
     } @else {
@@ -74,10 +77,15 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     .work {
       display: grid;
       flex: 1;
-      grid-template-rows: auto auto minmax(140px, 1fr) auto auto auto;
-      gap: 8px;
+      grid-template: minmax(0, 1fr) auto / minmax(0, 1.1fr) minmax(260px, 1fr);
+      gap: 8px 14px;
       min-height: 0;
-      height: 100%;
+    }
+    .words {
+      display: grid;
+      align-content: start;
+      gap: 10px;
+      overflow: auto;
     }
     .head {
       display: flex;
@@ -113,13 +121,6 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
       color: var(--ink-soft);
       border-color: var(--rule);
       cursor: default;
-    }
-    .unseen {
-      position: absolute;
-      width: 1px;
-      height: 1px;
-      overflow: hidden;
-      clip-path: inset(50%);
     }
     .what {
       font-size: clamp(1.15rem, 2.2vw, 1.5rem);
@@ -158,6 +159,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     }
     .steps {
       display: flex;
+      grid-column: 1 / -1;
       gap: 8px;
     }
     .steps .tap {
@@ -170,12 +172,15 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     }
     @media (max-width: 819px) {
       .work {
-        grid-template-rows: auto auto minmax(200px, 38vh) auto auto auto;
-        height: auto;
+        grid-template: minmax(190px, 34vh) auto auto / minmax(0, 1fr);
       }
+      .words {
+        overflow: visible;
+      }
+      /* Under the thumb, above the slip and the places, whatever the step says. */
       .steps {
         position: sticky;
-        bottom: 0;
+        bottom: 138px;
         padding: 6px 0;
         background: var(--paper);
       }

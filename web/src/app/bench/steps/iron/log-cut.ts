@@ -70,6 +70,11 @@ import { Forging } from './forging'
     .learned {
       font-size: 0.96rem;
     }
+    .check input {
+      width: 20px;
+      height: 20px;
+      accent-color: var(--ember);
+    }
     .check {
       display: flex;
       gap: 8px;

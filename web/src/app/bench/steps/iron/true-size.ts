@@ -69,6 +69,11 @@ const PAPERS = [
     .tap {
       width: 100%;
     }
+    .check input {
+      width: 20px;
+      height: 20px;
+      accent-color: var(--ember);
+    }
     .check {
       display: flex;
       gap: 8px;
