@@ -7,6 +7,7 @@ import { chance, idFor, stamp } from './made-up'
 import type { Demo, DemoHorse } from './schema'
 import { seedSamples } from './samples'
 import { seedSizes } from './sizes'
+import { seedJob } from './jobs'
 import { seedTries } from './tries'
 import { shoeOf } from './shoes'
 
@@ -100,6 +101,8 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
         notes: '',
         ...at,
       })
+      if (dates.length - i <= TRIES)
+        seedJob(practice, { visitId, side, foot, shoe: shoeOf(horse, side, i), at })
       if (dates.length - i <= TRIES)
         seedTries(practice, { visitId, at: date, side, shoe: horse.shoe.name, back: dates.length - i })
     }

@@ -18,7 +18,7 @@ beforeAll(() => {
   const demo = readFileSync(new URL('../../../demo/practice.json', import.meta.url), 'utf8')
   const sizes = readFileSync(new URL('../../../demo/sizes.csv', import.meta.url), 'utf8')
   seedDemo(bed.practice, demoSchema.parse(JSON.parse(demo)), new Date('2026-11-20T12:00:00Z'), sizes)
-})
+}, 60_000)
 afterAll(() => bed.remove())
 
 /** Ids of everything that an address of this kind may name. */
@@ -33,6 +33,7 @@ function idsFor({ path }: Route): string[] {
     'foot-records': practice.footRecords,
     sizes: practice.sizes,
     tries: practice.tries,
+    jobs: practice.jobs,
   } as const
   const table = tables[path.split('/')[1] as keyof typeof tables]
   return table.list('1 LIMIT 60').map(({ id }) => id)
