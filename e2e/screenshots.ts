@@ -1,6 +1,8 @@
 // Takes the pictures of docs/screenshots from the demo practice: npm run screenshots
+import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { CHROMIUM } from './support/chromium'
 import { openBench } from './support/fixtures'
 import { TestServer } from './support/server'
@@ -32,6 +34,28 @@ async function shoot(
   await page.screenshot({ path: `${FOLDER}${name}.png` })
   await context.close()
   console.log(name)
+}
+
+/** What of the canvas of the renderer is used here. */
+interface Drawn {
+  canvas: { width: number; height: number; toBuffer: (kind: 'image/png') => Buffer }
+  context: object
+}
+
+/** A template as it lies on paper: the page of the PDF itself. */
+async function templatePage(horse: string): Promise<void> {
+  if (wanted.length > 0 && !wanted.includes('template')) return
+  const get = async (path: string) => fetch(`${server.url}/api${path}`)
+  const [found] = (await (await get(`/patterns?search=${horse}`)).json()) as { pattern: { id: string } }[]
+  const file = await (await get(`/patterns/${found!.pattern.id}/template?unit=in`)).arrayBuffer()
+  const pdf = await getDocument({ data: new Uint8Array(file), verbosity: 0 }).promise
+  const page = await pdf.getPage(1)
+  const viewport = page.getViewport({ scale: 1.4 })
+  const factory = pdf.canvasFactory as { create: (width: number, height: number) => Drawn }
+  const { canvas, context } = factory.create(Math.ceil(viewport.width), Math.ceil(viewport.height))
+  await page.render({ canvasContext: context as never, canvas: canvas as never, viewport }).promise
+  writeFileSync(`${FOLDER}template.png`, canvas.toBuffer('image/png'))
+  console.log('template')
 }
 
 async function find(page: Page, place: string, kind: string, grade: string): Promise<void> {
@@ -87,13 +111,6 @@ try {
     await page.locator('input[data-field="plumbBehind"]').fill('3/4')
     await page.getByRole('button', { name: 'Side', exact: true }).click()
   })
-  await shoot('bench-compare', WIDE, 'light', async (page) => {
-    await bench('Thrift')(page)
-    await page.getByRole('radio', { name: 'right fore' }).click()
-    await copyLast(page)
-    await page.getByRole('button', { name: 'Compare' }).click()
-    await page.getByTestId('against').selectOption('pair')
-  })
   await shoot('bench-time', WIDE, 'light', async (page) => {
     await bench('Fallow')(page)
     await page.getByRole('button', { name: 'Over time' }).click()
@@ -114,12 +131,6 @@ try {
     await bench('Lantern')(page)
     await shoeView(page, 'In the round')
     await page.locator('cr-solid-view canvas[data-drawn]:not([data-drawn="0"])').waitFor()
-  })
-  await shoot('shoe-side', WIDE, 'light', async (page) => {
-    await openBench(page, 'Bellwether')
-    await page.getByRole('radio', { name: 'left hind' }).click()
-    await copyLast(page)
-    await shoeView(page, 'Side')
   })
   await shoot('bench-size', WIDE, 'light', async (page) => {
     await bench('Lantern')(page)
@@ -144,6 +155,12 @@ try {
     for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Wider at the heel, inner' }).click()
     await page.getByTestId('bends').waitFor()
   })
+  await shoot('bench-iron', WIDE, 'light', async (page) => {
+    await bench('Buttercup')(page)
+    await page.getByRole('tab', { name: 'Iron' }).click()
+    for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next step' }).click()
+  })
+  await templatePage('Lantern')
   await shoot('rack', WIDE, 'light', async (page) => {
     await page.getByRole('link', { name: 'Rack' }).click()
     await page.getByRole('heading', { name: 'To order' }).waitFor()
@@ -154,8 +171,17 @@ try {
     await page.getByRole('button', { name: 'More of outer 1' }).click()
     await page.getByRole('button', { name: 'More of outer 1' }).scrollIntoViewIfNeeded()
   })
-  await shoot('bench-dark', WIDE, 'dark', bench('Old Granite'))
-  await shoot('bench-phone', PHONE, 'light', bench('Parsley'))
+  await shoot('bench-dark', WIDE, 'dark', async (page) => {
+    await bench('Old Granite')(page)
+    await page.getByRole('tab', { name: 'Iron' }).click()
+    await page.getByRole('button', { name: 'Forge card' }).click()
+    await page.getByTestId('card-work').waitFor()
+  })
+  await shoot('bench-phone', PHONE, 'light', async (page) => {
+    await bench('Parsley')(page)
+    await page.getByRole('tab', { name: 'Iron' }).click()
+    for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Next step' }).click()
+  })
 } finally {
   await browser.close()
   await server.stop()

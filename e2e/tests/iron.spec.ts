@@ -77,6 +77,7 @@ test.describe('iron', () => {
   })
 
   test('is stepped through on a phone, by touch', async ({ browser, server }) => {
+    test.slow()
     await onDevice(browser, server, PHONE, async (page) => {
       await openBench(page, 'Dunlin')
       await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
@@ -84,6 +85,7 @@ test.describe('iron', () => {
       const next = page.getByRole('button', { name: 'Next step' })
       const what = page.getByTestId('heat-text')
       const seen = new Set<string>()
+      await expect(next).toBeVisible()
       while (await next.isVisible()) {
         seen.add((await what.textContent()) ?? '')
         await next.tap()

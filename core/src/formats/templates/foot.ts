@@ -4,7 +4,7 @@ import { ring, type TrueSize } from './template'
 /** The shoe as it is seen from the foot, with its clips and the foot that will stand on it. */
 export const FOOT: TrueSize = {
   kind: 'foot',
-  faces: 'foot side up',
+  faces: '',
   missing: '',
   from: 'foot',
   draw: (plan) => [

@@ -33,5 +33,8 @@ export function templateOf(
   if (layers.length === 0) return undefined
   const right = plan.foot.side.startsWith('L') ? 1 : -1
   const across = from === 'bench' ? 1 : from === 'ground' ? right : -right
-  return moved({ title: `${title}, ${TEMPLATE_LABELS[kind]}, ${faces}`, layers }, ([x, y]) => [x * across, y])
+  return moved(
+    { title: [title, TEMPLATE_LABELS[kind], faces].filter(Boolean).join(', '), layers },
+    ([x, y]) => [x * across, y],
+  )
 }

@@ -4,7 +4,7 @@ import { ring, type TrueSize } from './template'
 /** The shoe as it lies under the foot, seen from the ground. */
 export const SOLE: TrueSize = {
   kind: 'sole',
-  faces: 'ground side up',
+  faces: '',
   missing: '',
   from: 'ground',
   draw: (plan) => [

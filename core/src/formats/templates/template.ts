@@ -7,7 +7,7 @@ import type { DrawnLine, Layer } from '../drawing'
 /** A piece of the work drawn at true size. */
 export interface TrueSize {
   kind: TemplateKind
-  /** Which side of it looks up from the paper, in a word or two. */
+  /** Which side of it looks up from the paper, in a word or two; nothing where its name says it. */
   faces: string
   /** What is said where a shoe has no such piece. */
   missing: string

@@ -89,7 +89,12 @@ describe('CardView', () => {
     expect(lines).toHaveLength(plan().iron.heats.length)
     await view.press('Card on US Letter')
     expect(saved[0]!.url).toBe('/api/cards')
-    expect(saved[0]!.asked).toMatchObject({ paper: 'letter', unit: 'in', parts: '16', title: PAGE.horse.name })
+    expect(saved[0]!.asked).toMatchObject({
+      paper: 'letter',
+      unit: 'in',
+      parts: '16',
+      title: PAGE.horse.name,
+    })
   })
 })
 
@@ -102,7 +107,10 @@ describe('IronPanel', () => {
     expect(panel.text()).not.toContain('Frog plate')
     await panel.press('DXF')
     await panel.press('Shoe, foot side')
-    expect(saved[0]).toMatchObject({ url: '/api/templates', asked: { kind: 'foot', format: 'dxf', mirror: 'false' } })
+    expect(saved[0]).toMatchObject({
+      url: '/api/templates',
+      asked: { kind: 'foot', format: 'dxf', mirror: 'false' },
+    })
     await panel.press('3MF')
     expect(saved[1]).toMatchObject({ url: '/api/solids', asked: { format: '3mf' } })
   })
