@@ -77,17 +77,6 @@ import { Api, failureText, type IronOfDay } from '../state/api'
     </section>
   `,
   styles: `
-    .check input {
-      width: 20px;
-      height: 20px;
-      accent-color: var(--ember);
-    }
-    .check {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: 44px;
-    }
     article {
       padding: 8px 16px;
       margin-bottom: 8px;

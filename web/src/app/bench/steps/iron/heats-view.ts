@@ -59,7 +59,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
             <button type="button" class="tap" [disabled]="forging.step() === 0" (click)="forging.go(-1)">
               Back
             </button>
-            <button type="button" class="tap next" [disabled]="forging.atEnd()" (click)="forging.go(1)">
+            <button type="button" class="tap chief next" [disabled]="forging.atEnd()" (click)="forging.go(1)">
               {{ forging.atEnd() ? 'All done' : 'Next step' }}
             </button>
           </div>

@@ -70,17 +70,6 @@ import { Forging } from './forging'
     .learned {
       font-size: 0.96rem;
     }
-    .check input {
-      width: 20px;
-      height: 20px;
-      accent-color: var(--ember);
-    }
-    .check {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: 44px;
-    }
     .tap {
       width: 100%;
       margin-top: 6px;

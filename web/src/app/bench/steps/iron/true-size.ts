@@ -69,17 +69,6 @@ const PAPERS = [
     .tap {
       width: 100%;
     }
-    .check input {
-      width: 20px;
-      height: 20px;
-      accent-color: var(--ember);
-    }
-    .check {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      min-height: 44px;
-    }
     .pair {
       display: flex;
       gap: 8px;
