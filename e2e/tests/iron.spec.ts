@@ -118,3 +118,25 @@ test('the iron of the day stands on the Round, and the next visits go out as a c
   const calendar = readFileSync(await (await waiting).path(), 'utf8')
   expect(calendar).toContain('BEGIN:VEVENT')
 })
+
+test('the pattern whose foot is most like this one is found among all horses and taken up', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  await openBench(page, 'Fallow')
+  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'More for this foot' }).click()
+  await page.getByRole('menuitem', { name: 'Load a pattern' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Load a pattern' })
+  await dialog.getByRole('radio', { name: 'Most alike' }).click()
+  const first = dialog.getByRole('listitem').first()
+  // Its own last pattern was made for the same foot.
+  await expect(first).toContainText('Fallow')
+  await expect(first).toContainText('this foot')
+  await expect(dialog.getByRole('listitem')).toHaveCount(12)
+  await expectAccessible(page)
+  await first.getByRole('button').first().click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByTestId('cut')).toBeVisible()
+})

@@ -1,9 +1,16 @@
-import { patternSchema, storedPatternSchema, foundPatternSchema } from '@crescent/core/records/index'
+import { REGIONS } from '@crescent/core'
+import {
+  footSchema,
+  patternSchema,
+  storedPatternSchema,
+  foundPatternSchema,
+} from '@crescent/core/records/index'
 import * as z from 'zod'
+import { nearestPatterns } from './nearest'
 import { savePattern } from './save'
 import { searchPatterns } from './search'
 import { read } from '../../http/door'
-import type { Route } from '../../http/route'
+import { withBody, type Route } from '../../http/route'
 import { recordRoutes } from '../record-routes'
 
 const querySchema = z.object({
@@ -13,6 +20,30 @@ const querySchema = z.object({
   barThickness: z.coerce.number().optional(),
   width: z.coerce.number().optional(),
 })
+
+const nearestRequest = z
+  .object({ foot: footSchema, limit: z.number().int().min(1).max(50).default(10) })
+  .strict()
+
+const mm = z.number()
+const nearSchema = z
+  .object({
+    pattern: storedPatternSchema,
+    horseName: z.string(),
+    distance: mm.describe('root mean square between the outlines, one turned onto the other'),
+    mirrored: z.boolean().describe('nearer with inside and outside changed'),
+    byRegion: z.array(
+      z
+        .object({
+          region: z.enum(REGIONS),
+          half: z.enum(['lateral', 'medial']),
+          mean: mm.describe('how far this foot stands outside the one of the pattern'),
+          most: mm,
+        })
+        .strict(),
+    ),
+  })
+  .strict()
 
 export const patternRoutes: Route[] = [
   {
@@ -38,6 +69,17 @@ export const patternRoutes: Route[] = [
       })
     },
   },
+  withBody({
+    method: 'post',
+    path: '/patterns/nearest',
+    summary:
+      'Patterns of all horses whose feet are most like this one by shape, mirrored too, the nearest first',
+    body: nearestRequest,
+    answer: z.array(nearSchema),
+    reads: true,
+    answers: { 400: 'Every figure of the foot that is missing or not possible, by path' },
+    run: ({ practice, body: { foot, limit } }) => nearestPatterns(practice, foot, limit),
+  }),
   ...recordRoutes({
     path: 'patterns',
     what: 'pattern',

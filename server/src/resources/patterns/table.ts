@@ -1,6 +1,8 @@
-import type { SeenNail, StoredPattern } from '@crescent/core'
+import { shapeOf, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
+
+const asBlob = ({ buffer }: Float32Array): Buffer => Buffer.from(buffer as ArrayBuffer)
 
 /** Queries on the pattern library. */
 export function patterns(db: Db) {
@@ -26,7 +28,18 @@ export function patterns(db: Db) {
   const keep = (pattern: StoredPattern): StoredPattern => {
     const { id, version, updatedAt } = pattern
     keepVersion.run({ id, version, updatedAt, body: JSON.stringify(pattern) })
+    keepShape.run({ id, shape: asBlob(shapeOf(pattern.result.outline.foot)) })
     return pattern
+  }
+  const keepShape = db.prepare('UPDATE patterns SET outline_shape = @shape WHERE id = @id')
+  const shapeless = db.prepare(
+    `SELECT id, json_extract(result, '$.outline.foot') AS foot FROM patterns WHERE outline_shape IS NULL`,
+  )
+  const shapeRows = db.prepare('SELECT id, outline_shape AS shape FROM patterns WHERE archived = 0')
+  /** Patterns from before shapes were kept get theirs. */
+  const fillIn = () => {
+    for (const { id, foot } of shapeless.all() as { id: string; foot: string }[])
+      keepShape.run({ id, shape: asBlob(shapeOf(JSON.parse(foot) as [number, number][])) })
   }
 
   const seenRows = db.prepare(
@@ -45,6 +58,15 @@ export function patterns(db: Db) {
     /** Stores a pattern with its result, and keeps every version it ever had. */
     put: (pattern: StoredPattern): StoredPattern => keep(table.put(pattern)),
     bringIn: (pattern: StoredPattern): StoredPattern => keep(table.bringIn(pattern)),
+    /** The shape of the foot of every pattern that is not archived. */
+    shapes(): { id: string; shape: Float32Array }[] {
+      db.transaction(fillIn)()
+      return (shapeRows.all() as { id: string; shape: Buffer }[]).map(({ id, shape }) => ({
+        id,
+        // Copied where it does not lie as floats must.
+        shape: new Float32Array(Uint8Array.from(shape).buffer),
+      }))
+    },
     /** Every state of a pattern, the newest first. */
     versions: (id: string): StoredPattern[] =>
       (versionRows.all(id) as { body: string }[]).map(({ body }) => JSON.parse(body) as StoredPattern),

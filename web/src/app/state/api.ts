@@ -5,6 +5,7 @@ import type {
   DayIron,
   DatedTry,
   Erasure,
+  FootInput,
   FootRecord,
   Horse,
   HorsePage,
@@ -20,6 +21,7 @@ import type {
   Owner,
   Pattern,
   PracticeFacts,
+  RegionDifference,
   Refusal,
   Round,
   StoredPattern,
@@ -90,6 +92,9 @@ export class Api {
     }
     return this.http.get<FoundPattern[]>('/api/patterns', { params: new HttpParams({ fromObject: asked }) })
   }
+  /** Patterns of all horses whose feet are most like this one by shape, the nearest first. */
+  nearestPatterns = (foot: FootInput, limit: number): Observable<NearPattern[]> =>
+    this.http.post<NearPattern[]>('/api/patterns/nearest', { foot, limit })
   patternVersions = (id: string): Observable<StoredPattern[]> =>
     this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
   nailTurning = (): Observable<NailTurning> => this.http.get<NailTurning>('/api/nails/turning')
@@ -128,6 +133,13 @@ export class Api {
 
 const listParams = (search: string, archived: boolean, limit: number): HttpParams =>
   new HttpParams({ fromObject: { search, archived, limit } })
+
+/** A pattern whose foot is like another, and by how much that differs where, mm. */
+export interface NearPattern extends FoundPattern {
+  distance: number
+  mirrored: boolean
+  byRegion: Omit<RegionDifference, 'band'>[]
+}
 
 /** The iron of a day, with what is on the van and who has no pattern yet. */
 export interface IronOfDay extends Omit<DayIron, 'sizes'> {

@@ -5,6 +5,7 @@ import {
   readFoot,
   refit,
   workWords,
+  type FootInput,
   type FootWork,
   type Look,
   type Plan,
@@ -129,6 +130,7 @@ export class Keeping {
           side: this.side(),
           horseId: this.page()!.horse.id,
           footWidth: this.draft()!.foot.figures.width,
+          foot: this.measured(),
         },
         width: '560px',
       })
@@ -140,10 +142,14 @@ export class Keeping {
   /** A pattern of another horse is made to fit this one's measures. */
   private refitted({ pattern, withFoot }: PatternChoice): PatternChoice {
     if (pattern.horseId === this.page()!.horse.id) return { pattern, withFoot }
-    const { foot } = this.draft()!
-    const measured = readFoot(footInput(this.side(), foot))
-    const to = measured.ok ? footInput(this.side(), foot) : undefined
-    return { pattern: { ...pattern, shoe: refit(pattern.shoe, pattern.foot, to) }, withFoot: false }
+    const shoe = refit(pattern.shoe, pattern.foot, this.measured())
+    return { pattern: { ...pattern, shoe }, withFoot: false }
+  }
+
+  /** The foot on the bench, where it can be read. */
+  private measured(): FootInput | undefined {
+    const input = footInput(this.side(), this.draft()!.foot)
+    return readFoot(input).ok ? input : undefined
   }
 
   /** Ends the visit: says what is open, goes through the close list, takes a note and the day of the next one. */

@@ -16,13 +16,14 @@ import {
   MODIFICATIONS,
   PATTERNS_FOUND,
   modificationWords,
+  type FootInput,
   type FoundPattern,
   type Side,
   type StoredPattern,
 } from '@crescent/core'
-import { catchError, debounceTime, of, switchMap } from 'rxjs'
+import { catchError, debounceTime, filter, of, switchMap, take, type OperatorFunction } from 'rxjs'
 import { OneOf } from '../../common/one-of'
-import { Api, failureText } from '../../state/api'
+import { Api, failureText, type NearPattern } from '../../state/api'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
 import { SmallShoe } from '../../drawing/small-shoe'
@@ -36,7 +37,12 @@ export interface PatternDialogData {
   horseId: string
   /** Of the foot on the bench, mm, where it was measured. */
   footWidth: number | undefined
+  /** The foot on the bench, where it can be read. */
+  foot: FootInput | undefined
 }
+
+/** Patterns by shape are told so many: the first of them is what is looked for. */
+const NEAREST = 12
 
 export interface PatternChoice {
   pattern: StoredPattern
@@ -96,6 +102,14 @@ export interface PatternChoice {
         @if (failure()) {
           <p role="alert">{{ failure() }}</p>
         }
+      } @else if (from() === 'like') {
+        <p class="muted">
+          Of all horses, by the shape of the foot and not its name: laid over this one, turned, and mirrored
+          where that is nearer. Taken up, the design is fitted to this foot.
+        </p>
+        @if (failure()) {
+          <p role="alert">{{ failure() }}</p>
+        }
       } @else {
         <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
           >Take its measurements too</mat-checkbox
@@ -115,6 +129,9 @@ export interface PatternChoice {
                   >{{ horseOf(pattern) }}{{ pattern.side }}, {{ day(pattern) }}, cut
                   {{ text.length(pattern.result.cutLength) }}</span
                 >
+                @if (likeness(pattern); as like) {
+                  <span class="muted">{{ like }}</span>
+                }
               </span>
             </button>
             @if (pattern.version > 1 && from() === 'own') {
@@ -128,7 +145,9 @@ export interface PatternChoice {
             {{
               from() === 'own'
                 ? 'No pattern of this foot is kept yet: save one and it will be here.'
-                : 'No pattern is found.'
+                : from() === 'like' && data.foot === undefined
+                  ? 'Measure the foot first: its shape is what is looked for.'
+                  : 'No pattern is found.'
             }}
           </li>
         }
@@ -202,8 +221,9 @@ export class PatternDialog {
   protected readonly whose = [
     { key: 'own' as const, label: 'This horse' },
     { key: 'all' as const, label: 'All horses' },
+    { key: 'like' as const, label: 'Most alike' },
   ]
-  protected readonly from = signal<'own' | 'all'>('own')
+  protected readonly from = signal<'own' | 'all' | 'like'>('own')
   protected readonly modifications = MODIFICATIONS
   protected readonly bars = COMMON_SECTIONS
   protected readonly failure = signal('')
@@ -216,16 +236,38 @@ export class PatternDialog {
     ),
     { initialValue: [] as FoundPattern[] },
   )
-  protected readonly listed = computed(() =>
-    this.from() === 'own'
-      ? this.data.patterns
-      : this.found()
-          .map(({ pattern }) => pattern)
-          .filter(({ horseId }) => horseId !== this.data.horseId),
+  /** Asked for once, when it is first looked at: the foot does not change meanwhile. */
+  protected readonly near = toSignal(
+    toObservable(computed(() => this.from() === 'like')).pipe(
+      filter((asked) => asked && this.data.foot !== undefined),
+      take(1),
+      switchMap(() => this.api.nearestPatterns(this.data.foot!, NEAREST).pipe(this.told<NearPattern>())),
+    ),
+    { initialValue: [] as NearPattern[] },
   )
+  protected readonly listed = computed(() => {
+    const from = this.from()
+    if (from === 'own') return this.data.patterns
+    if (from === 'like') return this.near().map(({ pattern }) => pattern)
+    return this.found()
+      .map(({ pattern }) => pattern)
+      .filter(({ horseId }) => horseId !== this.data.horseId)
+  })
+
+  /** By how much the foot of a pattern differs from this one, and where most. */
+  protected likeness({ id }: StoredPattern): string {
+    const found = this.from() === 'like' && this.near().find(({ pattern }) => pattern.id === id)
+    if (!found) return ''
+    const most = found.byRegion.reduce((far, one) => (Math.abs(one.mean) > Math.abs(far.mean) ? one : far))
+    const where = `${most.half === 'lateral' ? 'outer' : 'inner'} ${most.region}`
+    const way = most.mean > 0 ? 'wider' : 'narrower'
+    const by = `this foot ${this.text.fine(Math.abs(most.mean))} ${way} at the ${where}`
+    return `${this.text.fine(found.distance)} off${found.mirrored ? ', mirrored' : ''}; ${by}`
+  }
   protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
   protected horseOf = ({ id }: StoredPattern): string => {
-    const found = this.from() === 'all' && this.found().find(({ pattern }) => pattern.id === id)
+    const lists = { own: [], all: this.found(), like: this.near() }
+    const found = lists[this.from()].find(({ pattern }) => pattern.id === id)
     return found ? `${found.horseName} ` : ''
   }
 
@@ -236,12 +278,17 @@ export class PatternDialog {
   private look({ search, modification, bar }: { search: string; modification: string; bar: string }) {
     const section = COMMON_SECTIONS.find(({ name }) => name === bar)?.section
     this.failure.set('')
-    return this.api.findPatterns({ search, modification, section, width: this.data.footWidth }).pipe(
-      catchError((error: unknown) => {
-        this.failure.set(failureText(error))
-        return of([])
-      }),
-    )
+    return this.api
+      .findPatterns({ search, modification, section, width: this.data.footWidth })
+      .pipe(this.told<FoundPattern>())
+  }
+
+  /** Nothing where the server does not answer, and why. */
+  private told<T>(): OperatorFunction<T[], T[]> {
+    return catchError((error: unknown) => {
+      this.failure.set(failureText(error))
+      return of([])
+    })
   }
   protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
   /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */

@@ -13,5 +13,8 @@ export const load: HelpTopic = {
       picture: made('lateral-extension'),
     },
     { text: 'Either way one Undo brings back what stood on the Bench.' },
+    {
+      text: 'Most alike looks for the shape of this foot among those of all horses: laid over it, turned, and mirrored where that is nearer. The line tells how far off it is, and where most.',
+    },
   ],
 }
