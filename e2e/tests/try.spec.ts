@@ -109,7 +109,8 @@ test.describe('a try-on', () => {
 
   for (const { device, horse } of [
     { device: PHONE, horse: 'Dunlin' },
-    { device: TABLET, horse: 'Sandpiper' },
+    // Feet that no other test of the same server stores: they begin from the last visit.
+    { device: TABLET, horse: 'Old Granite' },
   ])
     test(`by touch at ${device.viewport.width} x ${device.viewport.height}: its contact is tapped, it is accepted and logged, and what comes back is told`, async ({
       browser,

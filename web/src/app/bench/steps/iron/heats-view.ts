@@ -172,7 +172,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     }
     @media (max-width: 819px) {
       .work {
-        grid-template: minmax(190px, 34vh) auto auto / minmax(0, 1fr);
+        grid-template: minmax(190px, 27vh) auto auto / minmax(0, 1fr);
       }
       .words {
         overflow: visible;
@@ -180,7 +180,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
       /* Under the thumb, above the slip and the places, whatever the step says. */
       .steps {
         position: sticky;
-        bottom: 138px;
+        bottom: 84px;
         padding: 6px 0;
         background: var(--paper);
       }
