@@ -139,7 +139,7 @@ export type { Correction, DatedTry, Try } from './records/try'
 export type { PatternFile } from './records/pattern-file'
 export type { DatedJob, Job, LearnedCut } from './records/job'
 export { checkJob, JOB_RANGES } from './iron/check-job'
-export { learnedCuts, learnedFor, learnedWorkshop, styleOfShoe } from './iron/calibration'
+export { jobWithin, learnedCuts, learnedFor, learnedWorkshop, styleOfShoe } from './iron/calibration'
 export type { FitNumbers, NailSize, Section, ShoeInput, WorkshopInput } from './records/shoe'
 export { CLOSE_LIST, type CloseStep } from './nails/close-list'
 export type {

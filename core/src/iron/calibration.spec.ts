@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import jstat from 'jstat'
 import { describe, expect, it } from 'vitest'
-import { calibrate, sameBar, styleOfShoe, type LoggedJob } from './calibration'
+import { calibrate, jobWithin, sameBar, styleOfShoe, type LoggedJob } from './calibration'
 
 const job = (predicted: number, needed: number, more: Partial<LoggedJob> = {}): LoggedJob => ({
   ...{ id: `${predicted} ${needed}`, predicted, counted: true },
@@ -51,6 +51,24 @@ describe('what logged jobs teach', () => {
     const { spread, jobs } = calibrate(needs.map((need) => job(300, 300 * need)))!
     expect(jobs).toBe(5)
     expect(spread).toBeCloseTo(jstat.stdev(needs, true), 9)
+  })
+
+  it('claims for the next job what comes true nine times in ten, however few were logged', () => {
+    for (const count of [3, 5, 12]) {
+      const noise = bell(count)
+      let within = 0
+      const cases = 2_000
+      for (let i = 0; i < cases; i++) {
+        const needed = () => 300 * 1.008 + noise() * 1.5
+        const learned = calibrate(
+          Array.from({ length: count }, (_, k) => job(300, needed(), { id: String(k) })),
+        )!
+        if (Math.abs(needed() - 300 * learned.factor) <= 300 * jobWithin(learned)!) within++
+      }
+      expect(within / cases).toBeGreaterThan(0.86)
+      expect(within / cases).toBeLessThan(0.95)
+    }
+    expect(jobWithin({ jobs: 1 })).toBeUndefined()
   })
 
   it('names a job that is off by far and does not learn from it', () => {

@@ -1,3 +1,4 @@
+import { t90 } from '../foot/t-quantiles'
 import type { Job, LearnedCut } from '../records/job'
 import type { Section } from '../records/section'
 import type { ShoeInput, WorkshopInput } from '../records/shoe'
@@ -50,6 +51,14 @@ function median(values: readonly number[]): number {
   const half = sorted.length >> 1
   return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
 }
+
+/**
+ * How far nine in ten next jobs lie from what was learned, as a share of the cut: the prediction interval of a single job.
+ *
+ * @returns undefined from one job: nobody knows yet how they scatter
+ */
+export const jobWithin = ({ jobs, spread }: Pick<Calibration, 'jobs' | 'spread'>): number | undefined =>
+  spread === undefined ? undefined : t90(jobs - 1) * spread * Math.sqrt(1 + 1 / jobs)
 
 /** What of a shoe makes its bar behave in its own way: its modifications by kind, in one order; nothing for a plain shoe. */
 export const styleOfShoe = ({ modifications = [] }: Pick<ShoeInput, 'modifications'>): string =>

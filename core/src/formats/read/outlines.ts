@@ -5,7 +5,7 @@ import { readPoints } from './points'
 import { readSvg } from './svg'
 
 /** No outline of a foot or shoe is larger as a file, characters. */
-export const MOST_CHARACTERS = 4_000_000
+export const MOST_CHARACTERS = 1_000_000
 
 /** Readers by the ending of a file's name. Another format is a file beside these and a line here. */
 const READERS: Readonly<Record<string, (text: string) => ReadOutlines>> = {
@@ -28,7 +28,7 @@ export function readOutlines(name: string, content: string): ReadOutlines {
       `“${name.slice(0, 80)}” is none of the files that are read here: ${Object.keys(READERS).join(', ')}.`,
     )
   if (content.length > MOST_CHARACTERS)
-    throw new Unreadable('The file is larger than 4 MB: leave only the outline in it.')
+    throw new Unreadable('The file is larger than 1 MB: leave only the outline in it.')
   const read = reader(content)
   const curves = joinedCurves(read.curves)
   if (curves.length === 0) throw new Unreadable('There is no line in the file.')

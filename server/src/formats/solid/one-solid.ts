@@ -1,5 +1,6 @@
 import Module, { type Manifold, type ManifoldToplevel } from 'manifold-3d'
 import type { Mesh, SolidPiece } from '@crescent/core/solid'
+import { Refused } from '../../http/door'
 import type { Bore } from '@crescent/core/formats'
 
 /** The kernel of solids: loaded when a solid is first asked for. */
@@ -17,7 +18,7 @@ const BEYOND = 5
 const SIDES = 32
 
 /** A shoe that could not be made one closed solid. */
-export class NotSolid extends Error {}
+export class NotSolid extends Refused {}
 
 /**
  * All pieces of a shoe as one closed solid with its holes bored through.

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import request, { type Test } from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { planShoe, type ShoeInput } from '@crescent/core'
+import { formatLength, planShoe, type ShoeInput } from '@crescent/core'
 import { MARGIN } from '../../formats/pdf/paper'
 import { FOOT as FOOT_ROOM } from '../../formats/pdf/tiles'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
@@ -123,7 +123,7 @@ describe('a forge card', () => {
     const { iron } = planShoe(FOOT, SHOE)
     for (const [query, cut] of [
       ['unit=mm', `${Math.round(iron.cutLength * 2) / 2} mm`],
-      ['unit=in&parts=16', '"'],
+      ['unit=in&parts=16', formatLength(iron.cutLength, { unit: 'in', denominator: 16 })],
     ] as const) {
       const { body } = await whole(request(bed.app).get(`/api/patterns/${plain}/card?${query}`)).expect(200)
       const pages = await pagesOf(body as Buffer)

@@ -1,5 +1,10 @@
 import * as z from 'zod'
-import { idSchema, patternFileSchema, storedPatternSchema } from '@crescent/core/records/index'
+import {
+  idSchema,
+  PATTERN_FILE_VERSION,
+  patternFileSchema,
+  storedPatternSchema,
+} from '@crescent/core/records/index'
 import { planShoe, type PatternFile } from '@crescent/core'
 import { BadRequest, NotFound, read } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
@@ -33,11 +38,11 @@ const readAnswer = z.object({ file: patternFileSchema, kept: storedPatternSchema
 function readFile(file: Record<string, unknown>): PatternFile {
   if (file['format'] !== 'crescent-pattern')
     throw new BadRequest([{ path: 'file.format', message: 'This file is no pattern of Crescent' }])
-  if (file['formatVersion'] !== 1)
+  if (file['formatVersion'] !== PATTERN_FILE_VERSION)
     throw new BadRequest([
       {
         path: 'file.formatVersion',
-        message: `This pattern was written in form ${String(file['formatVersion'])}; form 1 is read here`,
+        message: `This pattern was written in form ${String(file['formatVersion'])}; form ${PATTERN_FILE_VERSION} is read here`,
       },
     ])
   return read(patternFileSchema, file)
@@ -59,7 +64,7 @@ export const patternFileRoutes: Route[] = [
       response.attachment(fileName(`${horse} ${side} ${name}`, 'crescent.json')).type('application/json')
       return {
         format: 'crescent-pattern',
-        formatVersion: 1,
+        formatVersion: PATTERN_FILE_VERSION,
         ...{ name, horse, side, foot, shoe, workshop, notes },
       }
     },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core'
-import { JOB_RANGES, learnedFor, styleOfShoe, type Job } from '@crescent/core'
+import { jobWithin, JOB_RANGES, learnedFor, styleOfShoe, type Job } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { firstValueFrom } from 'rxjs'
 import { FigureText } from '../../../drawing/figure-text'
@@ -111,10 +111,11 @@ export class LogCut {
     const [known, plan] = [this.known(), this.forging.plan()]
     if (!known || !plan) return 'No job of this bar and style is logged yet: the cut is geometry alone.'
     const jobs = known.jobs === 1 ? 'one job' : `${known.jobs} jobs`
+    const within = jobWithin(known)
     const scatter =
-      known.spread === undefined
+      within === undefined
         ? ''
-        : `; a single job lies within ${this.text.fine(2 * known.spread * plan.iron.cutLength)} of it, nineteen in twenty`
+        : `; nine in ten lie within ${this.text.fine(within * plan.iron.cutLength)} of it`
     if (!this.learns()) return `From ${jobs}: switched off.`
     const by = plan.iron.learned
     const change =
