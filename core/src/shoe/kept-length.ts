@@ -4,8 +4,8 @@ import { stepsOf } from './branch-run'
 import type { Lay } from './lay'
 import type { Rims } from './rims'
 
-/** How near the length of each branch is kept, mm. */
-const NEAR = 1e-9
+/** How near the length of each branch is kept, mm: beyond it the rims of a tight branch are rounding (up to 4e-8 seen). */
+const NEAR = 1e-7
 
 /** A branch that ends before the buttress by more than this share of the foot's length is no branch. */
 const SHORTEST = 0.3
