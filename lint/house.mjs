@@ -12,6 +12,7 @@ export const HOUSE = [
       'terms',
       'records',
       'workshop',
+      'tracing',
       'foot',
       'shoe',
       'nails',

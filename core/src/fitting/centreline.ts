@@ -1,4 +1,5 @@
-import { distance, mix, type Vec } from '../geometry/vector'
+import { mix, type Vec } from '../geometry/vector'
+import { lengthAlong, stationsAlong } from '../geometry/walked'
 import type { Half } from '../terms/half'
 
 /** A shoe as the line along the middle of its web, from the lateral to the medial heel, and where its toe is. */
@@ -12,9 +13,7 @@ export interface Centreline {
 
 /** A line through points; the middle of the toe is half way along it, or at the share that is told. */
 export function centrelineOf(points: readonly Vec[], toeShare = 0.5): Centreline {
-  const stations = [0]
-  for (let i = 1; i < points.length; i++)
-    stations.push(stations[i - 1]! + distance(points[i - 1]!, points[i]!))
+  const stations = stationsAlong(points)
   return { points, stations, toe: stations[stations.length - 1]! * toeShare }
 }
 
@@ -46,6 +45,6 @@ export function handedness(points: readonly Vec[]): 1 | -1 {
     const [a, b] = points[(i + 1) % points.length]!
     return sum + x * b - y * a
   }, 0)
-  const long = points.reduce((sum, point, i) => (i === 0 ? 0 : sum + distance(points[i - 1]!, point)), 0)
+  const long = lengthAlong(points)
   return area >= -STRAIGHT * long * long ? 1 : -1
 }

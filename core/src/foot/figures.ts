@@ -4,7 +4,8 @@ import { inches } from '../units/length'
 import { length, told, type Told } from '../notices/told'
 
 /** What is chosen about a foot, not measured. */
-export type FootChoice = 'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear'
+export type FootChoice =
+  'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear' | 'trace'
 
 /** Every figure of a foot that can be typed. */
 export type FootFigureKey = Exclude<keyof FootInput, FootChoice>

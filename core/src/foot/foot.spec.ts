@@ -1,8 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { curvature, tangent } from '../geometry/curve'
-import { nearestParameter } from '../testing/curve-search'
-import { placeAt, trackLength } from '../geometry/track'
+import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import { cross, distance } from '../geometry/vector'
 import { describeProblem } from '../notices/range'
 import type { FootInput } from '../records/foot'
@@ -11,7 +10,7 @@ import { anyFoot } from '../testing/any-foot'
 import { FOOT_FIGURES } from './figures'
 import { landmarks } from './landmarks'
 import { readFoot, type Foot } from './measurements'
-import { footOutline, fullness } from './outline'
+import { footOutline, fullness, typedCurve } from './outline'
 import { wallAngleAt } from './wall'
 
 function read(input: Partial<FootInput> = {}): Foot {
@@ -100,7 +99,7 @@ describe('footOutline', () => {
         const foot = read(input)
         const outline = footOutline(foot)
         const near = (x: number, y: number) =>
-          distance(outline.curve.point(nearestParameter(outline.curve, [x, y])), [x, y])
+          distance(placeAt(outline.track, nearestStation(outline.track, [x, y])).point, [x, y])
         const buttressY = foot.widestFromToe - foot.length
         expect(near(0, foot.widestFromToe)).toBeLessThan(1e-6)
         expect(near(foot.lateralHalfWidth, foot.quarterLead / 2)).toBeLessThan(1e-6)
@@ -116,7 +115,8 @@ describe('footOutline', () => {
   it('is convex with an unbroken direction, for any foot', () => {
     fc.assert(
       fc.property(anyFoot, (input) => {
-        const { curve, track } = footOutline(read(input))
+        const foot = read(input)
+        const [curve, { track }] = [typedCurve(foot), footOutline(foot)]
         for (const t of [0.25, 0.5, 0.75]) {
           expect(Math.abs(cross(tangent(curve, t - 1e-9), tangent(curve, t + 1e-9)))).toBeLessThan(1e-6)
         }

@@ -1,5 +1,6 @@
 import { track, type Track } from '../geometry/track'
-import { distance, mix, unit, subtract, type Vec } from '../geometry/vector'
+import { mix, unit, subtract, type Vec } from '../geometry/vector'
+import { stationsAlong } from '../geometry/walked'
 import { compareOutlines, type RegionDifference } from './comparison'
 import type { FootOutline } from './outline'
 
@@ -11,9 +12,7 @@ export const SHAPE_PLACES = 48
  * their middle, x and y in turn, mm.
  */
 export function shapeOf(points: readonly Vec[]): Float32Array {
-  const stations = [0]
-  for (let i = 1; i < points.length; i++)
-    stations.push(stations[i - 1]! + distance(points[i - 1]!, points[i]!))
+  const stations = stationsAlong(points)
   const long = stations[stations.length - 1]!
   const shape = new Float32Array(2 * SHAPE_PLACES)
   // A record from elsewhere may hold no outline: like nothing, and no fault.

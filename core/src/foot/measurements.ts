@@ -1,8 +1,10 @@
 import { outOfRange } from '../notices/range'
-import type { Problem } from '../notices/problem'
+import { problem, type Problem } from '../notices/problem'
 import type { Animal, FootInput } from '../records/foot'
 import type { Caution } from '../notices/caution'
 import { question } from '../notices/question'
+import { readTrace } from '../tracing/read-trace'
+import { tracedShares } from './traced-figures'
 import { widestPart } from './widest-part'
 import { FOOT_FIGURES, type FootFigureKey, type KnownFigures } from './figures'
 
@@ -23,7 +25,8 @@ type UnguessedKey =
  * A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. Heel width is outside
  * to outside, whichever way it was taken.
  */
-export type Foot = Omit<Required<FootInput>, UnguessedKey | 'keepClear'> & Pick<FootInput, UnguessedKey>
+export type Foot = Omit<Required<FootInput>, UnguessedKey | 'keepClear' | 'trace'> &
+  Pick<FootInput, UnguessedKey | 'trace'>
 
 export interface ReadFoot {
   foot: Foot
@@ -42,6 +45,9 @@ export function readFoot(
   input: FootInput,
 ): { ok: true; value: ReadFoot } | { ok: false; problems: Problem[] } {
   const animal: Animal = input.animal ?? 'horse'
+  const trace = input.trace && readTrace(input.trace)
+  if (typeof trace === 'string') return { ok: false, problems: [problem('foot.trace', trace)] }
+  const traced = trace && tracedShares(trace)
   const { agreed, confidence = 0 } = widestPart(input)
   const known = {
     side: input.side,
@@ -49,6 +55,7 @@ export function readFoot(
     breakoverSchool: input.breakoverSchool ?? 'perimeter',
     heelMeasure: 'outside',
     ...(input.tipBy && { tipBy: input.tipBy }),
+    ...(input.trace && { trace: input.trace }),
     ...(agreed !== undefined && { agreedWidest: { at: agreed, confidence } }),
   } as unknown as KnownFigures
   const problems: Problem[] = []
@@ -62,9 +69,10 @@ export function readFoot(
     const full = figure.range(known)
     const range = [full[0] - shift, full[1] - shift] as const
     if (given === undefined) {
-      if (figure.fallback) {
+      const fallback = traced?.[figure.key] ?? figure.fallback
+      if (fallback) {
         // A default is drawn into what is possible; only what somebody typed is refused.
-        known[figure.key] = clamp(figure.fallback(known), range)
+        known[figure.key] = clamp(fallback(known), range)
         assumed.push(figure.key)
       } else if (figure.needed) {
         problems.push({
@@ -76,9 +84,9 @@ export function readFoot(
       if (problems.length > 0 && figure.needed) break
       continue
     }
-    const problem = outOfRange(`foot.${figure.key}`, figure.label, figure.kind, given, range)
-    if (problem) {
-      problems.push(problem)
+    const wrong = outOfRange(`foot.${figure.key}`, figure.label, figure.kind, given, range)
+    if (wrong) {
+      problems.push(wrong)
       // The ranges of what follows lean on this figure: a clamped stand-in still finds their own faults.
       known[figure.key] = (Number.isFinite(given) ? clamp(given, range) : range[0]) + shift
       continue

@@ -1,33 +1,30 @@
 import { cubic } from '../geometry/cubic'
 import type { Curve } from '../geometry/curve'
 import { path } from '../geometry/path'
-import { trackCurve, type Track } from '../geometry/track'
+import { trackCurve } from '../geometry/track'
 import type { Foot } from './measurements'
-
-/**
- * The ground outline of a foot, walked from the lateral buttress round the toe to the medial buttress
- * (counter-clockwise in the frame x lateral, y toward the toe, origin on the frog axis at the widest part).
- */
-export interface FootOutline {
-  curve: Curve
-  track: Track
-  /** Stations on the track in mm: widest points and toe; the buttresses are its two ends. */
-  lateralWidest: number
-  toe: number
-  medialWidest: number
-}
+import { fourPieces, type FootOutline } from './foot-outline'
+import { tracedOutline } from './traced-outline'
 
 /** Steps on each of the four pieces: about 5 mm apart on a horse’s foot, chords within 0.08 mm of the curve. */
 const STEPS = 20
 
 /**
- * Draws the outline through the toe, both widest points and both buttresses, with an unbroken direction.
+ * The outline of a foot: of its traced line where there is one, else
+ * drawn through the toe, both widest points and both buttresses, with an unbroken direction.
  *
  * The toe is drawn with cubic quadrants through the middle point of the superellipse |x/a|^n + |y/b|^n = 1,
  * not with the superellipse itself: for n other than 2 that has no finite or no positive curvature at the toe
  * and at the widest part, and no parallel rim could be laid beside it. The two differ by well under a millimetre.
  */
 export function footOutline(foot: Foot): FootOutline {
+  return foot.trace
+    ? tracedOutline({ ...foot, trace: foot.trace }, STEPS)
+    : fourPieces(trackCurve(typedCurve(foot), STEPS), STEPS)
+}
+
+/** The curve as it follows from the figures alone. */
+export function typedCurve(foot: Foot): Curve {
   const toeY = foot.widestFromToe
   const buttressY = foot.widestFromToe - foot.length
   const half = foot.heelWidth / 2
@@ -38,20 +35,12 @@ export function footOutline(foot: Foot): FootOutline {
   }
   const lateral = branch(1)
   const medial = branch(-1)
-  const curve = path([
+  return path([
     reversedHeel(lateral.a, lateral.h, lateral.widestY, buttressY, foot.quarterShape),
     reversedQuadrant(lateral.a, lateral.widestY, toeY, foot.toeShape),
     quadrant(medial.a, medial.widestY, toeY, foot.toeShape),
     heel(medial.a, medial.h, medial.widestY, buttressY, foot.quarterShape),
   ])
-  const track = trackCurve(curve, STEPS)
-  return {
-    curve,
-    track,
-    lateralWidest: track.stations[STEPS]!,
-    toe: track.stations[2 * STEPS]!,
-    medialWidest: track.stations[3 * STEPS]!,
-  }
 }
 
 /** Length of a quadrant's handles as a share of its half axes, so that it meets the superellipse half way. */
@@ -94,3 +83,5 @@ function reversedHeel(a: number, h: number, widestY: number, buttressY: number, 
   const [p, q, r, s] = heelPoints(a, h, widestY, buttressY, shape)
   return cubic(s, r, q, p)
 }
+
+export type { FootOutline }

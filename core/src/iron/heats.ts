@@ -1,4 +1,5 @@
-import { distance, mix, type Vec } from '../geometry/vector'
+import { distance, type Vec } from '../geometry/vector'
+import { lengthAlong, nearestAlong, pointAlong } from '../geometry/walked'
 import { placeAt, trackLength } from '../geometry/track'
 import type { ForgingStage, ForgingStep } from '../modifications/forging'
 import type { NailHole } from '../nails/holes'
@@ -62,7 +63,7 @@ export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[]
   const { rims, size, branches, moulded } = shoe
   const pattern = rims.centreline.points
   const toe = toeOf(rims)
-  const whole = lengthOf(pattern)
+  const whole = lengthAlong(pattern)
   const full: Reach = { lateral: toe, medial: whole - toe }
   const before = size && turnsInBox(size, pattern, toe)
   const reached: Record<Half, number> = moulded ? { ...full } : { lateral: -1, medial: -1 }
@@ -118,12 +119,12 @@ function straightBar(step: ForgingStep, { lateral, medial }: HeatedShoe['branche
 /** Along the middle of the web from the lateral heel to the middle of the toe, mm, by its points. */
 function toeOf(rims: Rims): number {
   const toe = placeAt(rims.outer, rims.toe).point
-  return stationNear(rims.centreline.points, toe)
+  return nearestAlong(rims.centreline.points, toe).station
 }
 
 /** Three lengths fix where both ends lie against the toe mark. */
 function openMeasures(shape: readonly Vec[], toe: number, closing: number): HeatMeasure[] {
-  const at = pointAt(shape, toe)
+  const at = pointAlong(shape, toe)
   const [outer, inner] = [shape[0]!, shape[shape.length - 1]!]
   const end = closing > 0 ? 'heel mark' : 'end'
   return [
@@ -149,45 +150,15 @@ function closedMeasures({ outer }: Rims): HeatMeasure[] {
 }
 
 const marksOn = (shape: readonly Vec[], pattern: readonly Vec[], { holes }: HeatedShoe, toe: number) => [
-  { label: 'Toe', at: pointAt(shape, toe) },
+  { label: 'Toe', at: pointAlong(shape, toe) },
   ...holes.map(({ number, x, y }) => ({
     label: String(number),
-    at: pointAt(shape, stationNear(pattern, [x, y])),
+    at: pointAlong(shape, nearestAlong(pattern, [x, y]).station),
   })),
 ]
 
 /** How a factory shoe turns in its box at each corner of its pattern. */
 function turnsInBox(size: SizeFacts, pattern: readonly Vec[], toe: number): number[] {
   const { points } = soldCentreline(size)
-  return turnsAsOn(points, lengthOf(points) / 2, pattern, toe)
-}
-
-const lengthOf = (points: readonly Vec[]): number =>
-  points.reduce((sum, point, i) => (i === 0 ? 0 : sum + distance(points[i - 1]!, point)), 0)
-
-/** The point so far along a line, mm; lines of one number of points and lengths answer alike. */
-function pointAt(points: readonly Vec[], station: number): Vec {
-  let left = station
-  for (let i = 1; i < points.length; i++) {
-    const long = distance(points[i - 1]!, points[i]!)
-    if (left <= long) return mix(points[i - 1]!, points[i]!, long === 0 ? 0 : left / long)
-    left -= long
-  }
-  return points[points.length - 1]!
-}
-
-/** How far along a line the place nearest to a point lies, mm. */
-function stationNear(points: readonly Vec[], [x, y]: Vec): number {
-  let [best, station, along] = [Infinity, 0, 0]
-  for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1]!, points[i]!]
-    const [dx, dy] = [b[0] - a[0], b[1] - a[1]]
-    const square = dx * dx + dy * dy
-    const u = square === 0 ? 0 : Math.min(1, Math.max(0, ((x - a[0]) * dx + (y - a[1]) * dy) / square))
-    const off = Math.hypot(a[0] + dx * u - x, a[1] + dy * u - y)
-    const long = Math.sqrt(square)
-    if (off < best) [best, station] = [off, along + u * long]
-    along += long
-  }
-  return station
+  return turnsAsOn(points, lengthAlong(points) / 2, pattern, toe)
 }

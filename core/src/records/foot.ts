@@ -34,6 +34,15 @@ export const keepClearSchema = z
   })
   .strict()
 
+/** A traced outline: the knots of its spline in the foot's frame, from the lateral to the medial heel. */
+export const traceSchema = z
+  .array(z.tuple([z.number().min(-400).max(400), z.number().min(-400).max(400)]))
+  .min(9)
+  .max(200)
+  .describe(
+    'knots of the outline, mm: x lateral, y toward the toe, the axis of the frog at x 0; toe and quarter shape say nothing beside it, other figures that are given draw it out',
+  )
+
 /**
  * A foot as it is measured: five figures that are needed and refinements that have defaults.
  * Lengths in mm, angles in degrees from the ground. Ranges depend on each other and are checked by the plan.
@@ -81,11 +90,13 @@ export const footSchema = z
       .optional()
       .describe('plumb line behind the cannon to the buttress line; minus: it meets ahead of it, mm'),
     keepClear: z.array(keepClearSchema).max(30).optional(),
+    trace: traceSchema.optional(),
   })
   .strict()
 
 export { SIDES, type Side }
 export type { Animal, HeelMeasure, TipSource }
 export type KeepClear = z.infer<typeof keepClearSchema>
+export type Trace = z.infer<typeof traceSchema>
 export type FootInput = z.infer<typeof footSchema>
 export type BreakoverSchoolName = (typeof BREAKOVER_SCHOOL_NAMES)[number]
