@@ -9,7 +9,7 @@ export {
   type Layer,
 } from './formats/drawing'
 export { writeDxf } from './formats/dxf'
-export { Unreadable, type ReadCurve, type ReadOutlines } from './formats/read/curves'
+export { MM, Unreadable, type ReadCurve, type ReadOutlines } from './formats/read/curves'
 export { readOutlines } from './formats/read/outlines'
 export { holeSize } from './formats/hole-size'
 export { writeSvg } from './formats/svg'

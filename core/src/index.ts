@@ -123,6 +123,7 @@ export type {
   HeelMeasure,
   KeepClear,
   TipSource,
+  Trace,
 } from './records/foot'
 export type {
   Acknowledgement,

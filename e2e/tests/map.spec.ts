@@ -250,3 +250,80 @@ test.describe('map', () => {
     expect(new Set(walked).size).toBe(walked.length)
   })
 })
+
+/** Points along the edge of a foot as a hand drew it, in inches, lying on its side; toe, outer and inner heel of it. */
+function drawnFoot() {
+  const [wide, front, back, heels] = [2.55, 2.5, 2.6, 1.75]
+  const branch = (sign: 1 | -1) => [
+    ...Array.from({ length: 12 }, (_, i) => {
+      const share = 1 - i / 12
+      return [sign * (wide - (wide - heels) * share ** 2), -back * share] as const
+    }),
+    ...Array.from({ length: 18 }, (_, i) => {
+      const angle = (Math.PI / 2) * (i / 18)
+      return [sign * wide * Math.cos(angle), front * Math.sin(angle)] as const
+    }),
+  ]
+  const lay = ([x, y]: readonly [number, number]): [number, number] => [-y + 7, x - 3]
+  return {
+    points: [...branch(1), [0, front] as const, ...branch(-1).reverse()].map(lay),
+    toe: lay([0, front]),
+    outer: lay([heels, -back]),
+    inner: lay([-heels, -back]),
+    width: 2 * wide * 25.4,
+  }
+}
+
+test('an outline comes in from a file: unit, three taps, and it is the foot', async ({ page, open }) => {
+  const { points, toe, outer, inner, width } = drawnFoot()
+  await open('/round')
+  await openBench(page, 'Fallow')
+  await page.getByRole('button', { name: 'Outline from a file' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Outline from a file' })
+  await expectAccessible(page)
+  const file = dialog.getByLabel('File with the outline')
+  await file.setInputFiles({ name: 'foot.pdf', mimeType: 'application/pdf', buffer: Buffer.from('%PDF') })
+  await expect(dialog.getByRole('alert')).toContainText('none of the files that are read here')
+  await file.setInputFiles({
+    name: 'foot.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(points.map((point) => point.join(',')).join('\n')),
+  })
+  await expect(dialog.getByRole('button', { name: 'Take this outline' })).toBeDisabled()
+  await dialog.getByRole('radio', { name: 'inches' }).click()
+  const ask = dialog.getByTestId('outline-ask')
+  const tap = async ([x, y]: [number, number]) => {
+    const at = await dialog.getByTestId('outline-sheet').evaluate(
+      (svg, [px, py]) => {
+        const seen = new DOMPoint(px * 25.4, -py * 25.4).matrixTransform(
+          (svg as unknown as SVGSVGElement).getScreenCTM()!,
+        )
+        return { x: seen.x, y: seen.y }
+      },
+      [x, y] as const,
+    )
+    await page.mouse.click(at.x, at.y)
+  }
+  await expect(ask).toHaveText('Tap the middle of the toe')
+  await tap(toe)
+  await expect(ask).toHaveText('Tap the outer heel, where it bears')
+  await tap(outer)
+  await expect(ask).toHaveText('Tap the inner heel, where it bears')
+  await tap(inner)
+  await expect(dialog.getByTestId('outline-measures')).toContainText('Width')
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Take this outline' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByTestId('traced')).toContainText('The outline is traced')
+  // Taps are as near as a hand's: a pixel of the screen is half a millimetre here.
+  const read = parseLength(await field(page, 'width').inputValue(), 'in')
+  expect(Math.abs((read.ok ? read.mm : 0) - width)).toBeLessThan(1.5)
+  await typeOver(field(page, 'toeAngle'), '52')
+  await typeOver(field(page, 'wallThickness'), '3/8')
+  await expect(page.getByTestId('cut')).toBeVisible()
+  // It is drawn out to what is typed, and back with the undo.
+  await page.getByRole('button', { name: 'Take it away' }).click()
+  await expect(page.getByTestId('traced')).toHaveCount(0)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.getByTestId('traced')).toBeVisible()
+})

@@ -38,7 +38,7 @@ export interface TracedFoot {
 }
 
 /** What came of placing an outline. */
-export type Placed = { ok: true; foot: TracedFoot; notes: Told[] } | { ok: false; problem: Told }
+export type Placed = { ok: true; foot: TracedFoot; notes: Told[] } | { ok: false; problem: string }
 
 /** A tap further off the line than this, as a share of its length, was meant for something else. */
 const TAPPED = 0.12
@@ -96,7 +96,7 @@ const thousandth = (mm: number): number => Math.round(mm * 1000) / 1000
 function fromHeelToHeel(
   { points, closed }: DrawnOutline,
   { toe, lateralHeel, medialHeel }: Taps,
-): { points: Vec[]; problem?: Told } {
+): { points: Vec[]; problem?: string } {
   if (points.length < 5)
     return { points: [], problem: 'The line has fewer than five points: that is no outline.' }
   const line = closed ? [...points, points[0]!] : points

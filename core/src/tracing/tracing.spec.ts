@@ -25,7 +25,7 @@ const outlineOf = (input: FootInput): FootOutline => {
 }
 
 const footOf = (placed: Placed): TracedFoot => {
-  if (!placed.ok) throw new Error(inMm(placed.problem))
+  if (!placed.ok) throw new Error(placed.problem)
   return placed.foot
 }
 
@@ -165,7 +165,7 @@ describe('an outline that is placed by three taps', () => {
     const { points, taps } = drawn(outlineOf(FIVE_BY_FIVE), 0, false)
     const said = (of: Partial<typeof taps>, line = points) => {
       const placed = placeOutline({ points: line, closed: false }, { ...taps, ...of })
-      return placed.ok ? '' : inMm(placed.problem)
+      return placed.ok ? '' : placed.problem
     }
     expect(said({ toe: [900, 900] })).toContain('toe was tapped far off')
     expect(said({ medialHeel: taps.lateralHeel })).toContain('one place')
@@ -179,7 +179,7 @@ describe('an outline that is placed by three taps', () => {
       { points: points.slice(3), closed: false },
       { ...taps, lateralHeel: points[3]! },
     )
-    if (!placed.ok) throw new Error(inMm(placed.problem))
+    if (!placed.ok) throw new Error(placed.problem)
     expect(inMm(placed.notes[0]!)).toMatch(/^The outer heel stands \d+ mm ahead/)
     const lost = points[3]![1] - points[0]![1]
     expect(placed.foot.length).toBeGreaterThan(FIVE_BY_FIVE.length - lost)

@@ -1,7 +1,9 @@
 import * as z from 'zod'
-import { readOutlines, Unreadable } from '@crescent/core/formats'
+import { placeOutline, proposedTaps, readOutlines, Unreadable } from '@crescent/core/formats'
+import { traceSchema } from '@crescent/core/records/index'
 import { BadRequest } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
+import { toldSchema } from '../told-schema'
 
 const mm = z.number()
 
@@ -30,6 +32,29 @@ const outlineAnswer = z
   })
   .strict()
 
+const point = z.tuple([z.number().min(-10_000).max(10_000), z.number().min(-10_000).max(10_000)])
+
+const drawnLine = {
+  points: z.array(point).min(5).max(20_000).describe('of one line, mm, in any frame'),
+  closed: z.boolean(),
+}
+const tapsSchema = z
+  .object({
+    toe: point.describe('the middle of the toe'),
+    lateralHeel: point.describe('where the outer heel bears'),
+    medialHeel: point,
+  })
+  .strict()
+
+const placeRequest = z.object({ ...drawnLine, taps: tapsSchema }).strict()
+
+const placeAnswer = z
+  .object({
+    foot: z.object({ trace: traceSchema, width: mm, length: mm, heelWidth: mm }).strict(),
+    notes: z.array(toldSchema),
+  })
+  .strict()
+
 /** Outlines of feet and shoes as other programs draw them. */
 export const outlineRoutes: Route[] = [
   withBody({
@@ -50,6 +75,30 @@ export const outlineRoutes: Route[] = [
         if (error instanceof Unreadable) throw new BadRequest([{ path: 'content', message: error.message }])
         throw error
       }
+    },
+  }),
+  withBody({
+    method: 'post',
+    path: '/outlines/taps',
+    summary: 'Where toe and heels of a line are likely to lie: to begin from, never taken as set',
+    body: z.object(drawnLine).strict(),
+    answer: tapsSchema,
+    reads: true,
+    run: ({ body }) => proposedTaps(body),
+  }),
+  withBody({
+    method: 'post',
+    path: '/outlines/placed',
+    summary:
+      'A line placed in the foot’s frame by three taps: the outline of a traced foot and what it measures',
+    body: placeRequest,
+    answer: placeAnswer,
+    reads: true,
+    answers: { 400: 'Why this line is no foot as it was tapped' },
+    run: ({ body: { taps, ...line } }) => {
+      const placed = placeOutline(line, taps)
+      if (!placed.ok) throw new BadRequest([{ path: 'taps', message: placed.problem }])
+      return { foot: placed.foot, notes: placed.notes }
     },
   }),
 ]

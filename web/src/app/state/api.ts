@@ -25,6 +25,7 @@ import type {
   Refusal,
   Round,
   StoredPattern,
+  Told,
   Try,
   Visit,
   VisitPage,
@@ -32,6 +33,7 @@ import type {
   WorkshopRecord,
 } from '@crescent/core'
 import type { TriesOverTime } from '@crescent/core/anvil'
+import type { DrawnOutline, ReadOutlines, Taps, TracedFoot } from '@crescent/core/formats'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
 
@@ -46,6 +48,12 @@ export interface SizesRead {
   rows: { line: number; size?: Omit<Size, 'id' | 'version'>; errors: { path: string; message: string }[] }[]
   errors: { path: string; message: string }[]
   kept: number
+}
+
+/** A drawn line as the outline of a foot, and what there is to say of it. */
+export interface PlacedOutline {
+  foot: TracedFoot
+  notes: Told[]
 }
 
 const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
@@ -95,6 +103,14 @@ export class Api {
   /** Patterns of all horses whose feet are most like this one by shape, the nearest first. */
   nearestPatterns = (foot: FootInput, limit: number): Observable<NearPattern[]> =>
     this.http.post<NearPattern[]>('/api/patterns/nearest', { foot, limit })
+  /** The lines of a drawing or a list of points, as the server reads them. */
+  readOutlines = (name: string, content: string): Observable<ReadOutlines> =>
+    this.http.post<ReadOutlines>('/api/outlines', { name, content })
+  /** Where toe and heels of a line are likely to lie. */
+  likelyTaps = (line: DrawnOutline): Observable<Taps> => this.http.post<Taps>('/api/outlines/taps', line)
+  /** A line as the outline of a foot. */
+  placeOutline = (line: DrawnOutline, taps: Taps): Observable<PlacedOutline> =>
+    this.http.post<PlacedOutline>('/api/outlines/placed', { ...line, taps })
   patternVersions = (id: string): Observable<StoredPattern[]> =>
     this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
   nailTurning = (): Observable<NailTurning> => this.http.get<NailTurning>('/api/nails/turning')

@@ -25,6 +25,7 @@ import { shoe } from './shoe'
 import { size } from './size'
 import { stable } from './stable'
 import { versions } from './versions'
+import { traced } from './traced'
 import { tryOn } from './try-on'
 import { visit } from './visit'
 
@@ -38,6 +39,7 @@ export const TOPICS: readonly HelpTopic[] = [
   finding,
   gate,
   map,
+  traced,
   size,
   shoe,
   iron,

@@ -17,6 +17,7 @@ import {
   type LearnedCut,
   type WorkshopRecord,
 } from '@crescent/core'
+import type { TracedFoot } from '@crescent/core/formats'
 import {
   createActionGroup,
   createFeature,
@@ -49,6 +50,7 @@ import {
 } from './draft'
 import { redone, touch, touchAll, undone } from './changing'
 import { tryPlan, UNPLANNED } from './planning'
+import { tracedDraft } from './traced'
 import { workshopFor } from './workshop-for'
 import { afterSave, rebased, takeTheirs, withIds } from './saving'
 
@@ -71,6 +73,8 @@ export const benchActions = createActionGroup({
     /** The school of breakover, for this foot or for all four. */
     setSchool: props<{ school: BreakoverSchoolName; all: boolean }>(),
     setKeepClear: props<{ keepClear: KeepClear[] }>(),
+    /** An outline that was traced, with the measures read from it; nothing: the outline follows from figures again. */
+    setTrace: props<{ traced: TracedFoot | undefined }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
     /** What was seen or measured of the shoe on the anvil. */
     setAnvil: props<{ anvil: AnvilDraft; touched: string }>(),
@@ -159,6 +163,9 @@ export const benchFeature = createFeature({
     ),
     on(benchActions.setKeepClear, (state, { keepClear }): BenchState =>
       touch(state, 'keepClear', (draft) => ({ ...draft, foot: { ...draft.foot, keepClear } })),
+    ),
+    on(benchActions.setTrace, (state, { traced }): BenchState =>
+      touch(state, 'trace', (draft) => ({ ...draft, foot: tracedDraft(draft.foot, traced) })),
     ),
     on(benchActions.setShoe, (state, { shoe, touched }): BenchState =>
       touch(state, touched, (draft) => ({

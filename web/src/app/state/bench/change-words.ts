@@ -6,6 +6,7 @@ const WORDS: Record<string, string> = {
   heelMeasure: 'how the heels are measured',
   tipBy: 'how the tip was found',
   school: 'school of breakover',
+  trace: 'the traced outline',
   keepClear: 'what nails keep clear of',
   copy: 'copying the last visit',
   mirror: 'mirroring the other foot',

@@ -19,6 +19,7 @@ import {
   type ShoeInput,
   type StoredPattern,
   type TipSource,
+  type Trace,
   type VisitPage,
 } from '@crescent/core'
 
@@ -33,6 +34,8 @@ export interface FootDraft {
   tipBy?: TipSource
   /** Places of the wall to keep nails clear of, as marked here. */
   keepClear?: KeepClear[]
+  /** The outline as it was traced; the figures beside it draw it out. */
+  trace?: Trace
   figures: Partial<Record<FootFigureKey, number>>
   /** What was typed where it is no figure, by field; nothing typed is lost. */
   entries: Record<string, string>
@@ -114,7 +117,7 @@ const offTheVan = (shoe: ShoeInput, day: string): ShoeInput =>
 
 /** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
 export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDraft {
-  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, keepClear, ...figures } = foot
+  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, keepClear, trace, ...figures } = foot
   // What follows from the look is worked out anew from the look of the day.
   const marked = keepClear?.filter(({ look }) => !look) ?? []
   return {
@@ -123,6 +126,7 @@ export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDra
     ...(heelMeasure && { heelMeasure }),
     ...(tipBy && { tipBy }),
     ...(marked.length > 0 && { keepClear: marked }),
+    ...(trace && { trace }),
     figures,
     entries: {},
   }
@@ -131,7 +135,7 @@ export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDra
 /** The foot as the core takes it; figures that are missing stay missing and are refused there by name. */
 export function footInput(
   side: Side,
-  { animal, school, heelMeasure, tipBy, keepClear = [], figures }: FootDraft,
+  { animal, school, heelMeasure, tipBy, keepClear = [], trace, figures }: FootDraft,
   findings: readonly Finding[] = [],
 ): FootInput {
   const input = {
@@ -141,6 +145,7 @@ export function footInput(
     breakoverSchool: school ?? 'perimeter',
     ...(heelMeasure && { heelMeasure }),
     ...(tipBy && { tipBy }),
+    ...(trace && { trace }),
     ...figures,
   } as FootInput
   const clear = [...keepClear, ...clearOfLook(input, findings)]

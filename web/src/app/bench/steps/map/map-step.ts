@@ -19,7 +19,9 @@ import {
   type Problem,
   type TipSource,
 } from '@crescent/core'
+import type { TracedFoot } from '@crescent/core/formats'
 import { Store } from '@ngrx/store'
+import { Dialogs } from '../../../common/dialogs'
 import { Fold } from '../../../common/fold'
 import { FigureText } from '../../../drawing/figure-text'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
@@ -28,6 +30,9 @@ import { FigureField } from '../../figure-field'
 import { ChoiceRow } from '../look/choice-row'
 import { CaliperPanel } from './caliper-panel'
 import type { Side } from '@crescent/core'
+
+/** Figures that say nothing beside a traced outline. */
+const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
 
 /** Map: the five measurements, and the refinements with their defaults. */
 @Component({
@@ -70,6 +75,12 @@ import type { Side } from '@crescent/core'
             (tapped)="measureHeels($event)"
           />
         }
+      }
+      @if (draft().foot.trace) {
+        <div class="traced" data-testid="traced">
+          <p>The outline is traced: the figures draw it out.</p>
+          <button type="button" class="tap" (click)="takeAway()">Take it away</button>
+        </div>
       }
       @for (group of groups; track group.group) {
         <details class="fold" [crFold]="faulty(group.group)">
@@ -114,6 +125,9 @@ import type { Side } from '@crescent/core'
         }
       </div>
       <div class="carry">
+        <button mat-stroked-button (click)="bringOutline()">
+          <mat-icon svgIcon="upload" />Outline from a file
+        </button>
         <button mat-stroked-button [attr.aria-pressed]="caliper()" (click)="caliper.set(!caliper())">
           <mat-icon svgIcon="caliper" />Practice caliper
         </button>
@@ -163,6 +177,15 @@ import type { Side } from '@crescent/core'
       font-weight: 650;
       background: var(--ember);
     }
+    .traced {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      margin: 8px 0;
+      padding: 4px 12px;
+      background: var(--sheet-sunk);
+      border-radius: 6px;
+    }
     .carry {
       display: flex;
       flex-wrap: wrap;
@@ -197,7 +220,27 @@ export class MapStep {
   protected readonly other = computed(() => OPPOSITE[this.side()])
   protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
 
-  protected readonly figuresIn = figuresIn
+  protected takeAway(): void {
+    this.store.dispatch(benchActions.setTrace({ traced: undefined }))
+    this.settle()
+  }
+  private readonly dialogs = inject(Dialogs)
+
+  /** Toe and quarter shape are the trace's own. */
+  protected figuresIn(group: FootFigure['group']): readonly FootFigure[] {
+    const traced = this.draft().foot.trace !== undefined
+    return figuresIn(group).filter(({ key }) => !traced || !SHAPED_BY_TRACE.includes(key))
+  }
+
+  protected async bringOutline(): Promise<void> {
+    const traced = await this.dialogs.ask<TracedFoot>(
+      () => import('./outline-dialog').then((m) => m.OutlineDialog),
+      { width: '640px' },
+    )
+    if (!traced) return
+    this.store.dispatch(benchActions.setTrace({ traced }))
+    this.settle()
+  }
 
   /** A group with a fault in it must not hide it. */
   protected faulty(group: FootFigure['group']): boolean {
@@ -208,9 +251,9 @@ export class MapStep {
 
   protected summary(group: FootFigure['group']): string {
     const given = this.figuresIn(group).filter(({ key }) => this.draft().foot.figures[key] !== undefined)
-    return given.length === 0
-      ? 'all at their defaults'
-      : `${given.map(({ label }) => label.toLowerCase()).join(', ')} given`
+    const plain =
+      group === 'outline' && this.draft().foot.trace ? 'as it was traced' : 'all at their defaults'
+    return given.length === 0 ? plain : `${given.map(({ label }) => label.toLowerCase()).join(', ')} given`
   }
 
   protected noteFor({ key, kind }: FootFigure): string {
