@@ -149,6 +149,7 @@ export type {
   FootRecord,
   Horse,
   Owner,
+  Fork,
   Pattern,
   Visit,
   VisitFeet,
@@ -179,6 +180,7 @@ export type {
   UsualShoe,
 } from './records/practice-facts'
 export { designName, modificationWords } from './plan/design-name'
+export { mirroredDesign } from './plan/mirrored-design'
 export { refit } from './plan/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'
 export { changeClauses } from './advice/change-words'

@@ -4,7 +4,9 @@ import { anyFoot } from '../testing/any-foot'
 import { tryPlan } from '../testing/fuzz/any-plan'
 import type { ShoeInput } from '../records/shoe'
 import { FIVE_BY_FIVE } from '../testing/samples'
+import { planShoe } from './plan'
 import { designName, modificationWords } from './design-name'
+import { mirroredDesign } from './mirrored-design'
 import { refit } from './refit'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 
@@ -66,5 +68,29 @@ describe('the name of a design', () => {
     const odd = { ...PLAIN_SHOE, section: { ...PLAIN_SHOE.section, width: 20 }, fit: { spread: 1 } }
     expect(designName(odd, '20 x 8 mm')).toBe('Own fit 20 x 8 mm')
     expect(modificationWords(PLAIN_SHOE)).toBe('')
+  })
+})
+
+describe('a design for a mirrored foot', () => {
+  it('changes the sides of nails and keeps what is made for one side of the horse', () => {
+    const { lateral } = rolled.nails!
+    const design: ShoeInput = { ...rolled, modifications: [{ kind: 'trailer' }] }
+    const turned = mirroredDesign(design)
+    expect(turned.nails).toEqual({ school: 'sound', medial: lateral })
+    expect(turned.modifications).toEqual(design.modifications)
+    expect(mirroredDesign(turned)).toEqual(design)
+    expect(mirroredDesign(PLAIN_SHOE)).toEqual(PLAIN_SHOE)
+  })
+
+  it('lies on the mirrored foot as the design lies on its own, nail for nail', () => {
+    const foot = { ...FIVE_BY_FIVE, lateralHalfWidth: 66, quarterLead: 4 }
+    const other = { ...foot, lateralHalfWidth: foot.width - 66, quarterLead: -4 }
+    const design: ShoeInput = { ...PLAIN_SHOE, nails: { lateral: { holes: 4 }, medial: { holes: 3 } } }
+    const [one, two] = [planShoe(foot, design), planShoe(other, mirroredDesign(design))]
+    const of = (plan: typeof one, half: 'lateral' | 'medial') =>
+      plan.nails.filter(({ branch }) => branch === half).map(({ fromToe }) => fromToe)
+    expect(of(two, 'medial')).toHaveLength(4)
+    of(one, 'lateral').forEach((fromToe, i) => expect(of(two, 'medial')[i]).toBeCloseTo(fromToe, 0))
+    expect(two.iron.cutLength).toBeCloseTo(one.iron.cutLength, 1)
   })
 })

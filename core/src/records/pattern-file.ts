@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { lineSchema, textSchema } from './common'
 import { footSchema, sideSchema } from './foot'
+import { tagSchema } from './practice'
 import { shoeSchema, workshopSchema } from './shoe'
 
 /** Form of the file; what reads it refuses a later one by name. */
@@ -18,6 +19,7 @@ export const patternFileSchema = z
     shoe: shoeSchema,
     workshop: workshopSchema.default({}),
     notes: textSchema.default(''),
+    tags: z.array(tagSchema).max(20).optional(),
   })
   .strict()
 

@@ -101,6 +101,20 @@ export const footRecordSchema = z
   .strict()
 
 /** A design for one foot of one horse. The server adds the snapshot of its result. */
+/** A word by which patterns are found again. */
+export const tagSchema = z.string().trim().min(1).max(40)
+
+/** The pattern another was begun from, as it was then. */
+export const forkSchema = z
+  .object({
+    id: idSchema,
+    version: z.number().int().min(1),
+    name,
+    horse: lineSchema.default('').describe('for whom it was made'),
+    mirrored: z.boolean().default(false),
+  })
+  .strict()
+
 export const patternSchema = z
   .object({
     ...stored,
@@ -112,6 +126,9 @@ export const patternSchema = z
     shoe: shoeSchema,
     workshop: workshopSchema.default({}),
     notes: textSchema.default(''),
+    tags: z.array(tagSchema).max(20).optional(),
+    why: textSchema.optional().describe('what was changed in this version, and why'),
+    forkedFrom: forkSchema.optional(),
     archived: z.boolean().default(false),
   })
   .strict()
@@ -129,4 +146,5 @@ export type VisitFeet = z.infer<typeof visitFeetSchema>
 export type Visit = z.infer<typeof visitSchema>
 export type FootRecord = z.infer<typeof footRecordSchema>
 export type Pattern = z.infer<typeof patternSchema>
+export type Fork = z.infer<typeof forkSchema>
 export type WorkshopRecord = z.infer<typeof workshopRecordSchema>

@@ -140,12 +140,13 @@ function levelled(points: readonly Vec[]): Vec[] {
     const first = line.findIndex(([, y]) => y > 0)
     const [a, b] = [line[Math.max(0, first - 1)]!, line[first]!]
     if (first > 0) return [along(a, subtract(b, a), -a[1] / (b[1] - a[1])), ...line.slice(first)]
-    const next = line.find((point) => distance(point, b) > 4) ?? line[1]!
+    const next = line.find((point) => distance(point, b) > 4) ?? b
     const way = unit(subtract(b, next))
     // A heel that already turns in is carried straight back.
     const end: Vec = way[1] < -0.5 ? along(b, way, -b[1] / way[1]) : [b[0], 0]
     return b[1] > 0.01 ? [end, ...line] : [...line]
   }
-  const half = Math.floor(points.length / 2)
-  return [...one(points.slice(0, half)), ...one(points.slice(half).reverse()).reverse()]
+  // From each heel up to what lies furthest forward: that is never behind the heels, the toe was tapped.
+  const toe = points.reduce((best, [, y], i) => (y > points[best]![1] ? i : best), 0)
+  return [...one(points.slice(0, toe + 1)), ...one(points.slice(toe).reverse()).reverse().slice(1)]
 }

@@ -8,6 +8,7 @@ import { cross, distance, rotated, subtract, type Vec } from '../geometry/vector
 import { readFoot } from '../foot/measurements'
 import { footOutline, type FootOutline } from '../foot/outline'
 import { planShoe } from '../plan/plan'
+import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import { anyFoot } from '../testing/any-foot'
 import { inMm } from '../testing/made'
@@ -106,11 +107,12 @@ describe('an outline that is placed by three taps', () => {
           const foot = footOf(
             placeOutline({ points: mirrored ? points : [...points].reverse(), closed: false }, taps),
           )
-          // The drawing is a polygon: its chords stray by 0.08 mm on the largest foot.
-          expect(Math.abs(foot.width - input.width)).toBeLessThan(0.1)
-          expect(Math.abs(foot.length - input.length)).toBeLessThan(0.1)
-          expect(Math.abs(foot.heelWidth - input.heelWidth)).toBeLessThan(0.1)
-          expect(Math.max(...offOutline(foot.trace, outline))).toBeLessThan(0.1)
+          // The drawing is a polygon: its chords stray by a two-thousandth of its width.
+          const near = input.width / 1000
+          expect(Math.abs(foot.width - input.width)).toBeLessThan(near)
+          expect(Math.abs(foot.length - input.length)).toBeLessThan(near)
+          expect(Math.abs(foot.heelWidth - input.heelWidth)).toBeLessThan(near)
+          expect(Math.max(...offOutline(foot.trace, outline))).toBeLessThan(near)
           expect(foot.trace[0]![0]).toBeGreaterThan(0)
         },
       ),
@@ -247,4 +249,58 @@ describe('a traced foot', () => {
     expect(refused([trace![0]!, ...trace!])).toContain('two knots in one place')
     expect(typeof readTrace(trace!)).toBe('object')
   })
+
+  it('is planned or refused by figure, however crooked its line', () => {
+    const { trace, ...measures } = traced(FIVE_BY_FIVE)
+    const off = fc.double({ min: -4, max: 4, noNaN: true })
+    let planned = 0
+    fc.assert(
+      fc.property(fc.array(fc.tuple(off, off), { minLength: 49, maxLength: 49 }), (offs) => {
+        const crooked = trace!.map(([x, y], i): [number, number] => [x + offs[i]![0], y + offs[i]![1]])
+        try {
+          const plan = planShoe({ ...measures, trace: crooked }, PLAIN_SHOE)
+          expect(Number.isFinite(plan.iron.cutLength)).toBe(true)
+          planned++
+        } catch (error) {
+          expect(error).toBeInstanceOf(ProblemError)
+        }
+      }),
+      { numRuns: 150 },
+    )
+    expect(planned).toBeGreaterThan(75)
+  })
+})
+
+it('any line with any taps is placed or refused by a sentence, quickly', () => {
+  const place = fc.tuple(
+    fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+    fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+  )
+  const near = fc.tuple(fc.integer({ min: -3, max: 3 }), fc.integer({ min: -3, max: 3 }))
+  const line = fc.oneof(
+    fc.array(place, { minLength: 0, maxLength: 40 }),
+    fc.array(near, { minLength: 5, maxLength: 40 }),
+  )
+  fc.assert(
+    fc.property(
+      line,
+      fc.boolean(),
+      fc.tuple(place, near, near),
+      (points, closed, [toe, lateralHeel, medialHeel]) => {
+        const began = performance.now()
+        const on = (tap: Vec) => points[Math.abs(Math.round(tap[0])) % Math.max(1, points.length)] ?? tap
+        if (points.length > 1) proposedTaps({ points, closed })
+        for (const taps of [
+          { toe, lateralHeel, medialHeel },
+          { toe: on(toe), lateralHeel: on(lateralHeel), medialHeel: on(medialHeel) },
+        ]) {
+          const placed = placeOutline({ points, closed }, taps)
+          if (!placed.ok) expect(placed.problem).toMatch(/ /)
+          else expect(placed.foot.trace.flat().every(Number.isFinite)).toBe(true)
+        }
+        expect(performance.now() - began).toBeLessThan(2_000)
+      },
+    ),
+    { numRuns: 2_000 },
+  )
 })

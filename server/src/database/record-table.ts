@@ -27,7 +27,7 @@ export class Misplaced extends Error {
 }
 
 /** How a field is kept in its column; an optional one that was not said is not there when it is read either. */
-export type FieldKind = 'plain' | 'flag' | 'json' | 'optional'
+export type FieldKind = 'plain' | 'flag' | 'json' | 'optional' | 'optional json'
 
 export interface RecordTable<T extends Stored> {
   get(id: string): T | undefined
@@ -90,7 +90,7 @@ export function recordTable<T extends Stored>(
   const fromRow = (row: Record<string, unknown>): T => {
     const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
     for (const [field, kind, column] of kinds)
-      if (kind !== 'optional' || row[column] !== null) record[field] = decode(row[column], kind)
+      if (!kind.startsWith('optional') || row[column] !== null) record[field] = decode(row[column], kind)
     record['createdAt'] = row['created_at']
     record['updatedAt'] = row['updated_at']
     return record as unknown as T
@@ -158,13 +158,13 @@ export function sameContent(a: Stored, b: Stored): boolean {
 const snake = (field: string): string => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
 
 function encode(value: unknown, kind: FieldKind): unknown {
-  if (kind === 'json') return JSON.stringify(value)
+  if (kind === 'json' || (kind === 'optional json' && value !== undefined)) return JSON.stringify(value)
   if (kind === 'flag') return value ? 1 : 0
   return value ?? null
 }
 
 function decode(value: unknown, kind: FieldKind): unknown {
-  if (kind === 'json') return JSON.parse(value as string)
+  if (kind === 'json' || kind === 'optional json') return JSON.parse(value as string)
   if (kind === 'flag') return value === 1
   return value
 }

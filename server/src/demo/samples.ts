@@ -29,7 +29,16 @@ export function seedSamples(practice: Practice): void {
       if (!made) continue
       practice.patterns.bringIn({
         ...{ id: idFor('sample', kind), version: 1, horseId, side, visitId, name: `${label}, to look at` },
-        ...{ foot, ...made, workshop: {}, notes: '', archived: false, createdAt, updatedAt },
+        ...{
+          foot,
+          ...made,
+          workshop: {},
+          notes: '',
+          tags: ['to look at'],
+          archived: false,
+          createdAt,
+          updatedAt,
+        },
       })
       break
     }

@@ -74,6 +74,7 @@ export const demoSchema = z.object({
       /** What the left fore differs by. */
       left: z.record(z.string(), length).optional(),
       shoe: z.object({
+        tags: z.array(z.string()).optional(),
         section: z.tuple([length, length]),
         fit: z.union([z.enum(FIT_NAMES), z.record(z.string(), length)]),
         name: z.string(),

@@ -87,6 +87,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
           workshop: {},
           result: snapshotOf(planShoe(foot, shoe)),
           notes: '',
+          ...(horse.shoe.tags && { tags: horse.shoe.tags }),
           archived: false,
           ...at,
         })

@@ -1,11 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import { Ajv2020 } from 'ajv/dist/2020.js'
+import fc from 'fast-check'
 import request from 'supertest'
 import * as z from 'zod'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { patternFileSchema } from '@crescent/core/records/index'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
+import { ProblemError } from '@crescent/core'
+import { BadRequest } from '../../http/door'
 import { savePattern } from '../patterns/save'
+import { readFile } from './read-file'
 
 let bed: Bed
 let horseId: string
@@ -80,4 +84,42 @@ describe('a pattern as a file', () => {
     expect(JSON.stringify(refused.body)).toContain(said)
     expect(bed.practice.patterns.ofHorse(horseId).length).toBe(1)
   })
+})
+
+/** The same file with one thing in it, anywhere, changed for something that does not belong there. */
+function broken(file: unknown, where: readonly number[], by: unknown): unknown {
+  const [step = 0, ...rest] = where
+  if (typeof file !== 'object' || file === null || Object.keys(file).length === 0) return by
+  const keys = Object.keys(file)
+  const key = keys[step % keys.length]!
+  const inner = (file as Record<string, unknown>)[key]
+  const changed = rest.length === 0 ? by : broken(inner, rest, by)
+  return Array.isArray(file)
+    ? file.map((one: unknown, i) => (String(i) === key ? changed : one))
+    : { ...file, [key]: changed }
+}
+
+it('is read or refused, never more, whatever is broken in it', async () => {
+  const whole = await file()
+  const hostile = fc.oneof(
+    fc.constantFrom<unknown>(null, NaN, Infinity, -1e308, 1e308, '', '__proto__', [], {}, true, -0),
+    fc.double(),
+    fc.string({ maxLength: 300 }),
+    fc.anything({ maxDepth: 3 }),
+  )
+  let refused = 0
+  fc.assert(
+    fc.property(fc.array(fc.nat(12), { minLength: 1, maxLength: 5 }), hostile, (where, by) => {
+      const began = performance.now()
+      try {
+        readFile(broken(whole, where, by) as Record<string, unknown>)
+      } catch (error) {
+        if (!(error instanceof BadRequest || error instanceof ProblemError)) throw error
+        refused++
+      }
+      expect(performance.now() - began).toBeLessThan(2_000)
+    }),
+    { numRuns: 10_000 },
+  )
+  expect(refused).toBeGreaterThan(3_000)
 })

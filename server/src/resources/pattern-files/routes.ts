@@ -5,11 +5,12 @@ import {
   patternFileSchema,
   storedPatternSchema,
 } from '@crescent/core/records/index'
-import { planShoe, type PatternFile } from '@crescent/core'
-import { BadRequest, NotFound, read } from '../../http/door'
+import type { PatternFile } from '@crescent/core'
+import { NotFound } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
 import { fileName } from '../drawn/asked'
 import { savePattern } from '../patterns/save'
+import { readFile } from './read-file'
 
 /** A file as it is sent: read by its own schema only when it says that it is one. */
 const sentSchema = z
@@ -30,24 +31,6 @@ const sentSchema = z
 
 const readAnswer = z.object({ file: patternFileSchema, kept: storedPatternSchema.nullable() }).strict()
 
-/**
- * A file through its schema, with a sentence where it is none or of another time.
- *
- * @throws BadRequest
- */
-function readFile(file: Record<string, unknown>): PatternFile {
-  if (file['format'] !== 'crescent-pattern')
-    throw new BadRequest([{ path: 'file.format', message: 'This file is no pattern of Crescent' }])
-  if (file['formatVersion'] !== PATTERN_FILE_VERSION)
-    throw new BadRequest([
-      {
-        path: 'file.formatVersion',
-        message: `This pattern was written in form ${String(file['formatVersion'])}; form ${PATTERN_FILE_VERSION} is read here`,
-      },
-    ])
-  return read(patternFileSchema, file)
-}
-
 /** A pattern as a file, out and in. */
 export const patternFileRoutes: Route[] = [
   {
@@ -60,12 +43,13 @@ export const patternFileRoutes: Route[] = [
       const pattern = practice.patterns.get(request.params['id'] as string)
       if (!pattern) throw new NotFound('pattern')
       const horse = practice.horses.get(pattern.horseId)?.name ?? ''
-      const { name, side, foot, shoe, workshop, notes } = pattern
+      const { name, side, foot, shoe, workshop, notes, tags } = pattern
       response.attachment(fileName(`${horse} ${side} ${name}`, 'crescent.json')).type('application/json')
       return {
         format: 'crescent-pattern',
         formatVersion: PATTERN_FILE_VERSION,
         ...{ name, horse, side, foot, shoe, workshop, notes },
+        ...(tags && { tags }),
       }
     },
   },
@@ -78,11 +62,9 @@ export const patternFileRoutes: Route[] = [
     answers: { 400: 'It is no such file, or its shoe cannot be made: by path', 404: 'No such horse' },
     run: ({ practice, body: { file: sent, keep } }) => {
       const file = readFile(sent)
-      // What could not be made is no pattern.
-      planShoe(file.foot, file.shoe, file.workshop)
       if (!keep) return { file, kept: null }
       if (!practice.horses.get(keep.horseId)) throw new NotFound('horse')
-      const { name, side, foot, shoe, workshop, notes } = file
+      const { name, side, foot, shoe, workshop, notes, tags } = file
       const pattern = {
         ...keep,
         version: 0,
@@ -94,6 +76,7 @@ export const patternFileRoutes: Route[] = [
         shoe,
         workshop,
         notes,
+        ...(tags && { tags }),
       }
       const kept = practice.db.transaction(() => savePattern(practice, pattern)).immediate()
       return { file, kept }

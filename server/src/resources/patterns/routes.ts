@@ -4,6 +4,7 @@ import {
   patternSchema,
   storedPatternSchema,
   foundPatternSchema,
+  tagSchema,
 } from '@crescent/core/records/index'
 import * as z from 'zod'
 import { nearestPatterns } from './nearest'
@@ -15,6 +16,7 @@ import { recordRoutes } from '../record-routes'
 
 const querySchema = z.object({
   search: z.string().max(200).default(''),
+  tag: z.string().max(40).optional(),
   modification: z.string().max(60).optional(),
   barWidth: z.coerce.number().optional(),
   barThickness: z.coerce.number().optional(),
@@ -52,22 +54,31 @@ export const patternRoutes: Route[] = [
     summary: 'Patterns of all horses: by words, modification, bar and width of foot',
     answer: z.array(foundPatternSchema),
     query: {
-      search: 'words of name, notes, horse or modification',
+      search: 'words of name, notes, tags, horse or modification',
+      tag: 'a tag it carries',
       modification: 'a kind it wears',
       barWidth: 'mm, together with barThickness',
       barThickness: 'mm',
       width: 'of the foot, mm: the nearest first',
     },
     run: ({ practice, request }) => {
-      const { search, modification, barWidth, barThickness, width } = read(querySchema, request.query)
+      const { search, tag, modification, barWidth, barThickness, width } = read(querySchema, request.query)
       return searchPatterns(practice, {
         search,
+        ...(tag && { tag }),
         ...(modification && { modification }),
         ...(barWidth !== undefined &&
           barThickness !== undefined && { bar: { width: barWidth, thickness: barThickness } }),
         ...(width !== undefined && { width }),
       })
     },
+  },
+  {
+    method: 'get',
+    path: '/patterns/tags',
+    summary: 'Every tag that a pattern carries, the most used first',
+    answer: z.array(tagSchema),
+    run: ({ practice }) => practice.patterns.tags(),
   },
   withBody({
     method: 'post',

@@ -52,3 +52,47 @@ it('words find by name and by horse, and keep the order of widths', () => {
   expect(one.map(({ pattern }) => pattern.name)).toEqual(['General 12'])
   expect(searchPatterns(bed.practice, { search: 'nobody' })).toEqual([])
 })
+
+it('tags find, by word and as a choice, and are listed by how often they are used', () => {
+  const { horse } = addHorse(bed.practice, 'Orpine')
+  const kept = (name: string, tags: string[]) =>
+    savePattern(bed.practice, {
+      ...{
+        id: randomUUID(),
+        version: 0,
+        horseId: horse.id,
+        side: 'LF',
+        name,
+        visitId: null,
+        archived: false,
+      },
+      ...{ foot: FOOT, shoe: SHOE, workshop: {}, notes: '', tags },
+    })
+  kept('one', ['road work', 'winter'])
+  kept('two', ['winter'])
+  kept('three', ['winter "hard"'])
+  const names = (query: { search?: string; tag?: string }) =>
+    searchPatterns(bed.practice, { search: '', ...query })
+      .map(({ pattern }) => pattern.name)
+      .sort()
+  expect(names({ search: 'road' })).toEqual(['one'])
+  // As it is written, not as it begins.
+  expect(names({ tag: 'winter' })).toEqual(['one', 'two'])
+  expect(names({ tag: 'winter "hard"' })).toEqual(['three'])
+  expect(bed.practice.patterns.tags()).toEqual(['winter', 'road work', 'winter "hard"'])
+})
+
+it('keeps what was changed and why with each version, and where a pattern came from', () => {
+  const { horse } = addHorse(bed.practice, 'Woodruff')
+  const id = randomUUID()
+  const from = { id: randomUUID(), version: 3, name: 'General', horse: 'Orpine', mirrored: true }
+  const first = savePattern(bed.practice, {
+    ...{ id, version: 0, horseId: horse.id, side: 'LF', name: 'Eased', visitId: null, archived: false },
+    ...{ foot: FOOT, shoe: SHOE, workshop: {}, notes: '', forkedFrom: from },
+  })
+  savePattern(bed.practice, { ...first, foot: { ...FOOT, width: 128 }, why: 'toe was long' })
+  const [now, before] = bed.practice.patterns.versions(id)
+  expect(now).toMatchObject({ version: 2, why: 'toe was long', forkedFrom: from })
+  expect(before).not.toHaveProperty('why')
+  expect(bed.practice.patterns.get(id)).toEqual(now)
+})

@@ -4,8 +4,10 @@ import { fold, likeWords, wordsOf } from '../../database/search'
 
 /** What is looked for; what is left out is not asked about. */
 export interface PatternQuery {
-  /** Words of its name, its notes, its horse, or of a modification. */
+  /** Words of its name, its notes, its tags, its horse, or of a modification. */
   search: string
+  /** A tag it carries, as it is written. */
+  tag?: string
   /** A kind of modification it wears. */
   modification?: string
   /** Of its bar, mm. */
@@ -36,8 +38,9 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
     ...words.map((_, i) => {
       const called = kinds[i]!.map((_, k) => `instr(p.kinds, @kind${i}_${k})`)
       const worn = called.length > 0 ? ` OR ${called.join(' OR ')}` : ''
-      return `(lower(p.name || ' ' || p.notes) LIKE @w${i} ESCAPE '\\' OR p.horse_id IN horses${i}${worn})`
+      return `(lower(p.name || ' ' || p.notes || ' ' || coalesce(p.tags, '')) LIKE @w${i} ESCAPE '\\' OR p.horse_id IN horses${i}${worn})`
     }),
+    ...(query.tag ? [`instr(p.tags, @tag)`] : []),
     ...(query.modification ? ['instr(p.kinds, @modification)'] : []),
     ...(query.bar
       ? [`abs(p.bar_width - @barWidth) < ${SAME_BAR}`, `abs(p.bar_thickness - @barThickness) < ${SAME_BAR}`]
@@ -65,6 +68,8 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
       ...Object.fromEntries(
         kinds.flatMap((list, i) => list.map((kind, k) => [`kind${i}_${k}`, ` ${kind} `] as const)),
       ),
+      // As it stands in the list: between its quotes.
+      ...(query.tag && { tag: JSON.stringify(query.tag) }),
       ...(query.modification && { modification: ` ${query.modification} ` }),
       ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
       ...(query.width !== undefined && { width: query.width }),

@@ -16,6 +16,9 @@ export function patterns(db: Db) {
     workshop: 'json',
     result: 'json',
     notes: 'plain',
+    tags: 'optional json',
+    why: 'optional',
+    forkedFrom: 'optional json',
     archived: 'flag',
   })
   const keepVersion = db.prepare(
@@ -47,8 +50,15 @@ export function patterns(db: Db) {
      WHERE patterns.seen = 1 AND json_extract(nail.value, '$.seen') IS NOT NULL AND json_extract(nail.value, '$.lean') IS NOT NULL`,
   )
 
+  const tagRows = db.prepare(
+    `SELECT tag.value AS tag FROM patterns, json_each(patterns.tags) AS tag WHERE archived = 0 AND tags IS NOT NULL
+     GROUP BY tag.value ORDER BY count(*) DESC, tag.value`,
+  )
+
   return {
     ...table,
+    /** Every tag in use, the most used first. */
+    tags: (): string[] => (tagRows.all() as { tag: string }[]).map(({ tag }) => tag),
     /** Every nail of which somebody wrote down how high it came out. */
     seenNails: (): SeenNail[] =>
       (seenRows.all() as { nail: string }[]).map(({ nail }) => JSON.parse(nail) as SeenNail),

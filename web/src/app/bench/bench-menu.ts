@@ -31,6 +31,9 @@ import { Printing } from './print/printing'
       @for (sheet of sheets(); track sheet.label) {
         <a mat-menu-item [href]="sheet.url" download><mat-icon svgIcon="download" />{{ sheet.label }}</a>
       }
+      @if (patternFile(); as url) {
+        <a mat-menu-item [href]="url" download><mat-icon svgIcon="download" />Pattern as a file</a>
+      }
       <button mat-menu-item (click)="keeping.load()"><mat-icon svgIcon="folder" />Load a pattern</button>
       <button mat-menu-item [disabled]="!desk.previous()" (click)="desk.copyLast()">
         <mat-icon svgIcon="copy" />Copy last visit
@@ -64,6 +67,11 @@ export class BenchMenu {
       { label: 'Sheet for the owner', url: `/api/visits/${visit}/sheet?for=owner&${asked}` },
       { label: 'Sheet for the vet', url: `/api/visits/${visit}/sheet?for=vet&${asked}` },
     ]
+  })
+  /** The pattern this work began from, as it is stored: to send to somebody else. */
+  protected readonly patternFile = computed(() => {
+    const pattern = this.desk.draft()?.base.pattern
+    return pattern && pattern.version > 0 ? `/api/patterns/${pattern.id}/file` : undefined
   })
   private readonly trigger = viewChild.required(MatMenuTrigger)
 

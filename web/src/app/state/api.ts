@@ -20,6 +20,7 @@ import type {
   Size,
   Owner,
   Pattern,
+  PatternFile,
   PracticeFacts,
   RegionDifference,
   Refusal,
@@ -88,13 +89,15 @@ export class Api {
   findPatterns = (query: {
     search: string
     modification: string
+    tag: string
     section: Section | undefined
     width: number | undefined
   }): Observable<FoundPattern[]> => {
-    const { search, modification, section, width } = query
+    const { search, modification, tag, section, width } = query
     const asked = {
       search,
       ...(modification !== '' && { modification }),
+      ...(tag !== '' && { tag }),
       ...(section && { barWidth: section.width, barThickness: section.thickness }),
       ...(width !== undefined && { width }),
     }
@@ -111,6 +114,10 @@ export class Api {
   /** A line as the outline of a foot. */
   placeOutline = (line: DrawnOutline, taps: Taps): Observable<PlacedOutline> =>
     this.http.post<PlacedOutline>('/api/outlines/placed', { ...line, taps })
+  patternTags = (): Observable<string[]> => this.http.get<string[]>('/api/patterns/tags')
+  /** What a pattern's file says, read and not stored. */
+  readPatternFile = (file: unknown): Observable<{ file: PatternFile }> =>
+    this.http.post<{ file: PatternFile }>('/api/patterns/file', { file })
   patternVersions = (id: string): Observable<StoredPattern[]> =>
     this.http.get<StoredPattern[]>(`/api/patterns/${id}/versions`)
   nailTurning = (): Observable<NailTurning> => this.http.get<NailTurning>('/api/nails/turning')

@@ -2,6 +2,7 @@ import { effect, inject, Injectable, untracked } from '@angular/core'
 import {
   SIDES,
   designName,
+  mirroredDesign,
   readFoot,
   refit,
   workWords,
@@ -99,6 +100,7 @@ export class Keeping {
     const data: SaveDialogData = {
       loaded: stored,
       suggestedName: this.suggestedName(),
+      tags: this.page()!.patterns.find(({ id }) => id === draft.base.pattern?.id)?.tags ?? [],
       stops: plan.cautions
         .filter(({ severity }) => severity === 'stop')
         .map(({ title }) => this.text.told(title)),
@@ -135,15 +137,18 @@ export class Keeping {
         width: '560px',
       })
       .then((choice) => {
-        if (choice) this.store.dispatch(benchActions.loadPattern(this.refitted(choice)))
+        if (!choice) return
+        const { horse = '', mirrored = false } = choice
+        this.store.dispatch(benchActions.loadPattern({ ...this.refitted(choice), horse, mirrored }))
       })
   }
 
-  /** A pattern of another horse is made to fit this one's measures. */
-  private refitted({ pattern, withFoot }: PatternChoice): PatternChoice {
-    if (pattern.horseId === this.page()!.horse.id) return { pattern, withFoot }
-    const shoe = refit(pattern.shoe, pattern.foot, this.measured())
-    return { pattern: { ...pattern, shoe }, withFoot: false }
+  /** A pattern of another horse is made to fit this one's measures; found in the mirror, its design is turned over. */
+  private refitted({ pattern, withFoot, mirrored }: PatternChoice): PatternChoice {
+    if (pattern.horseId === this.page()!.horse.id && !mirrored) return { pattern, withFoot }
+    const design = mirrored ? mirroredDesign(pattern.shoe) : pattern.shoe
+    const shoe = refit(design, pattern.foot, this.measured())
+    return { pattern: { ...pattern, shoe }, withFoot }
   }
 
   /** The foot on the bench, where it can be read. */

@@ -21,11 +21,21 @@ import {
   type Side,
   type StoredPattern,
 } from '@crescent/core'
-import { catchError, debounceTime, filter, of, switchMap, take, type OperatorFunction } from 'rxjs'
+import {
+  catchError,
+  debounceTime,
+  filter,
+  firstValueFrom,
+  of,
+  switchMap,
+  take,
+  type OperatorFunction,
+} from 'rxjs'
 import { OneOf } from '../../common/one-of'
 import { Api, failureText, type NearPattern } from '../../state/api'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
+import type { TakenUp } from '../../state/bench/draft'
 import { SmallShoe } from '../../drawing/small-shoe'
 import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
 import { HelpButton } from '../../help/help-button'
@@ -45,8 +55,19 @@ export interface PatternDialogData {
 const NEAREST = 12
 
 export interface PatternChoice {
-  pattern: StoredPattern
+  pattern: TakenUp
   withFoot: boolean
+  /** Of another: whose it is, and whether its foot is like this one in the mirror. */
+  horse?: string
+  mirrored?: boolean
+}
+
+/** What is asked for among the patterns of all horses. */
+interface Asked {
+  search: string
+  modification: string
+  bar: string
+  tag: string
 }
 
 /** Patterns to work on from: of this foot and its pair, or of every horse, fitted to this foot. */
@@ -75,7 +96,7 @@ export interface PatternChoice {
             class="typed"
             type="search"
             aria-label="Find a pattern"
-            placeholder="Name, horse, note or modification"
+            placeholder="Name, horse, tag, note or modification"
             (input)="change({ search: words.value })"
           />
           <select #kind class="typed" aria-label="Wears" (change)="change({ modification: kind.value })">
@@ -84,6 +105,14 @@ export interface PatternChoice {
               <option [value]="one.kind">{{ one.label }}</option>
             }
           </select>
+          @if (tags().length > 0) {
+            <select #tag class="typed" aria-label="Tag" (change)="change({ tag: tag.value })">
+              <option value="">any tag</option>
+              @for (one of tags(); track one) {
+                <option [value]="one">{{ one }}</option>
+              }
+            </select>
+          }
           <select #bar class="typed" aria-label="Bar" (change)="change({ bar: bar.value })">
             <option value="">any bar</option>
             @for (one of bars; track one.name) {
@@ -99,21 +128,19 @@ export interface PatternChoice {
           }}
           Taken up, the design is fitted to this foot and becomes a pattern of its own.
         </p>
-        @if (failure()) {
-          <p role="alert">{{ failure() }}</p>
-        }
       } @else if (from() === 'like') {
         <p class="muted">
           Of all horses, by the shape of the foot and not its name: laid over this one, turned, and mirrored
-          where that is nearer. Taken up, the design is fitted to this foot.
+          where that is nearer. Taken up, the design is fitted to this foot; from a mirrored one nails change
+          sides, and what is made for the outer or the inner side stays there.
         </p>
-        @if (failure()) {
-          <p role="alert">{{ failure() }}</p>
-        }
       } @else {
         <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
           >Take its measurements too</mat-checkbox
         >
+      }
+      @if (failure()) {
+        <p role="alert">{{ failure() }}</p>
       }
       <ul>
         @for (pattern of listed(); track pattern.id) {
@@ -122,6 +149,13 @@ export interface PatternChoice {
               <cr-small-shoe [snapshot]="pattern.result" [side]="pattern.side" />
               <span>
                 <strong>{{ pattern.name }}</strong>
+                @if (pattern.tags?.length) {
+                  <span class="tags">
+                    @for (tag of pattern.tags; track tag) {
+                      <small>{{ tag }}</small>
+                    }
+                  </span>
+                }
                 @if (made(pattern)) {
                   <span>{{ made(pattern) }}</span>
                 }
@@ -129,6 +163,11 @@ export interface PatternChoice {
                   >{{ horseOf(pattern) }}{{ pattern.side }}, {{ day(pattern) }}, cut
                   {{ text.length(pattern.result.cutLength) }}</span
                 >
+                @if (pattern.forkedFrom; as from) {
+                  <span class="muted"
+                    >from {{ from.horse }} “{{ from.name }}”{{ from.mirrored ? ', mirrored' : '' }}</span
+                  >
+                }
                 @if (likeness(pattern); as like) {
                   <span class="muted">{{ like }}</span>
                 }
@@ -157,8 +196,11 @@ export interface PatternChoice {
       }
     </mat-dialog-content>
     <mat-dialog-actions align="end">
-      <cr-help-button topic="load" /><button mat-button mat-dialog-close>Close</button></mat-dialog-actions
-    >
+      <cr-help-button topic="load" />
+      <input #file hidden type="file" accept=".json" data-testid="pattern-file" (change)="fromFile(file)" />
+      <button mat-button (click)="file.click()">From a file</button>
+      <button mat-button mat-dialog-close>Close</button>
+    </mat-dialog-actions>
   `,
   styles: `
     ul {
@@ -198,6 +240,17 @@ export interface PatternChoice {
     .muted {
       font-size: 0.9rem;
     }
+    .tags {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+    }
+    small {
+      padding: 1px 8px;
+      background: var(--sheet-sunk);
+      border: 1px solid var(--rule);
+      border-radius: 10px;
+    }
     cr-one-of {
       margin-bottom: 8px;
     }
@@ -227,7 +280,11 @@ export class PatternDialog {
   protected readonly modifications = MODIFICATIONS
   protected readonly bars = COMMON_SECTIONS
   protected readonly failure = signal('')
-  private readonly asked = signal({ search: '', modification: '', bar: '' })
+  private readonly asked = signal<Asked>({ search: '', modification: '', bar: '', tag: '' })
+  /** Asked for once; without an answer there is nothing to choose from, and no harm. */
+  protected readonly tags = toSignal(this.api.patternTags().pipe(catchError(() => of([]))), {
+    initialValue: [] as string[],
+  })
   protected readonly most = PATTERNS_FOUND
   protected readonly found = toSignal(
     toObservable(computed(() => (this.from() === 'all' ? this.asked() : undefined))).pipe(
@@ -271,15 +328,15 @@ export class PatternDialog {
     return found ? `${found.horseName} ` : ''
   }
 
-  protected change(changes: { search?: string; modification?: string; bar?: string }): void {
+  protected change(changes: Partial<Asked>): void {
     this.asked.update((asked) => ({ ...asked, ...changes }))
   }
 
-  private look({ search, modification, bar }: { search: string; modification: string; bar: string }) {
+  private look({ search, modification, bar, tag }: Asked) {
     const section = COMMON_SECTIONS.find(({ name }) => name === bar)?.section
     this.failure.set('')
     return this.api
-      .findPatterns({ search, modification, section, width: this.data.footWidth })
+      .findPatterns({ search, modification, tag, section, width: this.data.footWidth })
       .pipe(this.told<FoundPattern>())
   }
 
@@ -303,5 +360,31 @@ export class PatternDialog {
         if (then) this.take({ ...then, version: pattern.version, name: pattern.name })
       })
   }
-  protected take = (pattern: StoredPattern): void => this.dialog.close({ pattern, withFoot: this.withFoot() })
+  protected take(pattern: StoredPattern): void {
+    const from = this.from()
+    if (from === 'own') return this.dialog.close({ pattern, withFoot: this.withFoot() })
+    const found = (from === 'like' ? this.near() : this.found()).find((one) => one.pattern.id === pattern.id)
+    const mirrored =
+      from === 'like' && this.near().some((one) => one.pattern.id === pattern.id && one.mirrored)
+    this.dialog.close({ pattern, withFoot: false, mirrored, ...(found && { horse: found.horseName }) })
+  }
+
+  /** A pattern somebody sent: read and taken up for this foot; kept when the Bench is saved. */
+  protected async fromFile(input: HTMLInputElement): Promise<void> {
+    const chosen = input.files?.[0]
+    input.value = ''
+    if (!chosen) return
+    this.failure.set('')
+    try {
+      const sent: unknown = JSON.parse(await chosen.text())
+      const { file } = await firstValueFrom(this.api.readPatternFile(sent))
+      const { name, side, foot, shoe } = file
+      const pattern = { id: crypto.randomUUID(), version: 0, horseId: '', name, side, foot, shoe }
+      this.dialog.close({ pattern, withFoot: this.data.foot === undefined })
+    } catch (error) {
+      this.failure.set(
+        error instanceof SyntaxError ? `“${chosen.name}” is no pattern file.` : failureText(error),
+      )
+    }
+  }
 }

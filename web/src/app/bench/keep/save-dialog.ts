@@ -19,6 +19,8 @@ export interface SaveDialogData {
   /** The pattern the work began from, where there is one. */
   loaded: string | undefined
   suggestedName: string
+  /** Tags of the pattern the work began from. */
+  tags: readonly string[]
   /** Stops among the cautions: the farrier is told once more. */
   stops: string[]
 }
@@ -26,6 +28,18 @@ export interface SaveDialogData {
 export interface SaveDialogAnswer {
   name: string
   asNew: boolean
+  tags: string[]
+  why: string
+}
+
+/** More tags, and longer ones, are not kept. */
+const MOST_TAGS = 20
+const LONGEST_TAG = 40
+
+/** Words between commas, each once. */
+function tagsIn(text: string): string[] {
+  const tags = text.split(',').map((tag) => tag.trim().slice(0, LONGEST_TAG))
+  return [...new Set(tags.filter((tag) => tag !== ''))].slice(0, MOST_TAGS)
 }
 
 /** Asks under what name a pattern is kept, and whether it is the next version of the one it began from. */
@@ -77,6 +91,30 @@ export interface SaveDialogAnswer {
             (ngModelChange)="name.set($event)"
           />
         </mat-form-field>
+        <mat-form-field>
+          <mat-label>Tags, separated by commas</mat-label>
+          <input
+            matInput
+            name="tags"
+            maxlength="400"
+            placeholder="winter, road work"
+            [ngModel]="tags()"
+            (ngModelChange)="tags.set($event)"
+          />
+        </mat-form-field>
+        @if (data.loaded && !asNew()) {
+          <mat-form-field>
+            <mat-label>What changed, and why</mat-label>
+            <textarea
+              matInput
+              name="why"
+              rows="2"
+              maxlength="2000"
+              [ngModel]="why()"
+              (ngModelChange)="why.set($event)"
+            ></textarea>
+          </mat-form-field>
+        }
       </mat-dialog-content>
       <mat-dialog-actions align="end">
         <cr-help-button topic="save" />
@@ -107,6 +145,8 @@ export class SaveDialog {
   protected readonly data = inject<SaveDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<SaveDialog, SaveDialogAnswer>>(MatDialogRef)
   protected readonly asNew = signal(this.data.loaded === undefined)
+  protected readonly tags = signal(this.data.tags.join(', '))
+  protected readonly why = signal('')
   protected readonly name = signal(this.data.loaded ?? this.data.suggestedName)
 
   protected choose(asNew: boolean): void {
@@ -118,6 +158,8 @@ export class SaveDialog {
 
   protected done(): void {
     const name = this.name().trim()
-    if (name !== '') this.dialog.close({ name, asNew: this.asNew() })
+    if (name === '') return
+    const why = this.asNew() ? '' : this.why().trim()
+    this.dialog.close({ name, asNew: this.asNew(), tags: tagsIn(this.tags()), why })
   }
 }

@@ -54,6 +54,9 @@ export interface VersionsDialogData {
               >
                 <strong>{{ one.version }}{{ one.version === data.pattern.version ? ', now' : '' }}</strong>
                 {{ day(one) }}, {{ one.name }}, cut {{ text.length(one.result.cutLength) }}
+                @if (one.why) {
+                  <span class="why">{{ one.why }}</span>
+                }
               </button>
             </li>
           }
@@ -115,6 +118,10 @@ export interface VersionsDialogData {
     .tap {
       width: 100%;
       text-align: left;
+    }
+    .why {
+      display: block;
+      white-space: pre-line;
     }
     .two {
       display: grid;

@@ -13,6 +13,9 @@ export const save: HelpTopic = {
       text: 'The next version takes the place of the one you began from; the earlier ones stay and can be brought back.',
     },
     {
+      text: 'Tags are words of your own to find it by: winter, road work. With a next version, say what changed and why: it stands beside that version for good.',
+    },
+    {
       text: 'A new pattern stands beside it: another design for the same foot. Patterns for another foot or horse are always new.',
     },
   ],

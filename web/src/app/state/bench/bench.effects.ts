@@ -193,7 +193,11 @@ export const save = createEffect(
   { functional: true },
 )
 
-function patternToSend(foot: FootInput, draft: Draft, { side, name }: SaveRequest, page: VisitPage): Pattern {
+function patternToSend(foot: FootInput, draft: Draft, request: SaveRequest, page: VisitPage): Pattern {
+  const { side, name, tags = [], why = '' } = request
+  // What was stored with it and is not on the Bench stays with it.
+  const stored = page.patterns.find(({ id }) => id === draft.base.pattern!.id)
+  const forkedFrom = stored ? stored.forkedFrom : draft.base.fork
   return {
     id: draft.base.pattern!.id,
     version: draft.base.pattern!.version,
@@ -204,7 +208,10 @@ function patternToSend(foot: FootInput, draft: Draft, { side, name }: SaveReques
     foot,
     shoe: draft.shoe,
     workshop: workshopFor(page, draft.shoe),
-    notes: '',
+    notes: stored?.notes ?? '',
+    ...(tags.length > 0 && { tags }),
+    ...(why !== '' && { why }),
+    ...(forkedFrom && { forkedFrom }),
     archived: false,
   }
 }

@@ -47,6 +47,7 @@ import {
   type Draft,
   type Drafts,
   type Step,
+  type TakenUp,
 } from './draft'
 import { redone, touch, touchAll, undone } from './changing'
 import { tryPlan, UNPLANNED } from './planning'
@@ -80,7 +81,7 @@ export const benchActions = createActionGroup({
     setAnvil: props<{ anvil: AnvilDraft; touched: string }>(),
     copyLast: emptyProps(),
     mirror: emptyProps(),
-    loadPattern: props<{ pattern: StoredPattern; withFoot: boolean }>(),
+    loadPattern: props<{ pattern: TakenUp; withFoot: boolean; horse?: string; mirrored?: boolean }>(),
     /** A hand was lifted: the next change is one of its own. */
     settle: emptyProps(),
     undo: emptyProps(),
@@ -199,16 +200,23 @@ export const benchFeature = createFeature({
         base: { ...draft.base, pattern: null },
       }))
     }),
-    on(benchActions.loadPattern, (state, { pattern, withFoot }): BenchState =>
+    on(benchActions.loadPattern, (state, { pattern, withFoot, horse = '', mirrored = false }): BenchState =>
       touch(state, 'pattern', (draft) => {
-        const own = pattern.side === state.side && pattern.horseId === state.page?.horse.id
+        const own = !mirrored && pattern.side === state.side && pattern.horseId === state.page?.horse.id
         const { id, version, name } = pattern
+        const { fork: _other, ...base } = draft.base
         return {
           ...draft,
           shoe: pattern.shoe,
           foot: withFoot ? footDraft(pattern.foot, draft.foot.school) : draft.foot,
           // Taken over to another foot or horse it is the beginning of a new pattern.
-          base: { ...draft.base, pattern: own ? { id, version, name } : null },
+          base: own
+            ? { ...base, pattern: { id, version, name } }
+            : {
+                ...base,
+                pattern: null,
+                ...(version > 0 && { fork: { id, version, name, horse, mirrored } }),
+              },
         }
       }),
     ),

@@ -15,6 +15,10 @@ export interface SaveRequest {
   name: string
   /** Make a new pattern, not the next version of the one that was loaded. */
   asNew: boolean
+  /** Words by which the pattern is found again. */
+  tags?: string[]
+  /** What was changed, and why. */
+  why?: string
   /** Ids for what is stored for the first time, made before sending: a repeat after a lost answer makes no second one. */
   newPatternId: string
   newRecordId: string

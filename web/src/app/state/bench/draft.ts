@@ -12,6 +12,7 @@ import {
   type FootFigureKey,
   type FootInput,
   type FootRecord,
+  type Fork,
   type HeelMeasure,
   type KeepClear,
   type Look,
@@ -79,10 +80,15 @@ export interface Draft {
   base: {
     record: Pick<FootRecord, 'id' | 'version'> | null
     pattern: Pick<StoredPattern, 'id' | 'version' | 'name'> | null
+    /** The pattern of another foot or horse, or an earlier one, that a new one was begun from. */
+    fork?: Fork
   }
   /** Changed since it was last saved. */
   dirty: boolean
 }
+
+/** What is needed of a pattern to work on from it. */
+export type TakenUp = Pick<StoredPattern, 'id' | 'version' | 'name' | 'side' | 'horseId' | 'foot' | 'shoe'>
 
 export type Drafts = Record<Side, Draft>
 

@@ -12,8 +12,10 @@ export function withIds(
   if (!base) return state
   const unanswered = base.pattern?.version === 0
   const fresh = !base.pattern || (asNew && !unanswered)
+  const beside = fresh && base.pattern && { ...base.pattern, horse: state.page!.horse.name, mirrored: false }
   return rebasedOn(state, side, {
     record: base.record ?? { id: newRecordId, version: 0 },
+    ...(beside && { fork: beside }),
     pattern: fresh ? { id: newPatternId, version: 0, name } : base.pattern,
   })
 }
