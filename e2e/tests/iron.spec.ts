@@ -140,3 +140,61 @@ test('the pattern whose foot is most like this one is found among all horses and
   await expect(dialog).toHaveCount(0)
   await expect(page.getByTestId('cut')).toBeVisible()
 })
+
+test('a pattern is tagged, its next version says why, and it goes to another horse as a file', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  await openBench(page, 'Parsley')
+  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  const save = page.getByRole('dialog', { name: 'Save pattern' })
+  const saved = async (fields: Record<string, string>) => {
+    await page.keyboard.press('Control+s')
+    for (const [label, text] of Object.entries(fields)) await typeOver(save.getByLabel(label), text)
+    await save.getByRole('button', { name: 'Save', exact: true }).click()
+    await expect(save).toHaveCount(0)
+  }
+  await saved({ Name: 'Quarry shoe', Tags: 'rock, long hauls' })
+  await typeOver(field(page, 'width'), '4 3/8')
+  await saved({ 'What changed': 'wider since spring' })
+  await page.getByRole('button', { name: 'More for this foot' }).click()
+  const waiting = page.waitForEvent('download')
+  await page.getByRole('menuitem', { name: 'Pattern as a file' }).click()
+  const file = readFileSync(await (await waiting).path())
+  expect(JSON.parse(file.toString())).toMatchObject({
+    ...{ format: 'crescent-pattern', name: 'Quarry shoe', tags: ['rock', 'long hauls'] },
+  })
+  const dialog = page.getByRole('dialog', { name: 'Load a pattern' })
+  const load = async () => {
+    await page.getByRole('button', { name: 'More for this foot' }).click()
+    await page.getByRole('menuitem', { name: 'Load a pattern' }).click()
+  }
+  await load()
+  const own = dialog.getByRole('listitem').filter({ hasText: 'Quarry shoe' })
+  await expect(own).toContainText('long hauls')
+  await own.getByRole('button', { name: /versions$/ }).click()
+  await expect(page.getByRole('dialog', { name: /^Versions/ })).toContainText('wider since spring')
+  await page.keyboard.press('Escape')
+  await dialog.getByRole('button', { name: 'Close' }).click()
+
+  await openBench(page, 'Dunlin')
+  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await load()
+  await dialog.getByTestId('pattern-file').setInputFiles({
+    ...{ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') },
+  })
+  await expect(dialog.getByRole('alert')).toContainText('“broken.json” is no pattern file')
+  await dialog.getByRole('radio', { name: 'All horses' }).click()
+  await dialog.getByRole('combobox', { name: 'Tag' }).selectOption('long hauls')
+  await expect(dialog.getByRole('listitem')).toHaveCount(1)
+  await expectAccessible(page)
+  await dialog.getByTestId('pattern-file').setInputFiles({
+    ...{ name: 'quarry.json', mimeType: 'application/json', buffer: file },
+  })
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByTestId('cut')).toBeVisible()
+  await page.keyboard.press('Control+s')
+  // It is the beginning of a pattern of this horse, not a version of what it wore.
+  await expect(save).not.toContainText('Next version')
+})

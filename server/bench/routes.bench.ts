@@ -1,4 +1,5 @@
 // What is read every day, over a practice of 5,000 horses with 60,000 visits. With --json one line for a program.
+import { FOOT } from '../src/testing'
 import { base, close, HORSES, ids, VISITS_EACH, word } from './big-practice'
 
 const REQUESTS = 400
@@ -6,11 +7,24 @@ const json = process.argv.includes('--json')
 const figures: Record<string, number> = {}
 
 /** The median and the 95th of a hundred, ms; `name` is how a program knows it. */
-async function measure(title: string, name: string, path: (i: number) => string, aim: number): Promise<void> {
+async function measure(
+  title: string,
+  name: string,
+  path: (i: number) => string,
+  aim: number,
+  body?: (i: number) => unknown,
+): Promise<void> {
   const times: number[] = []
   for (let i = 0; i < REQUESTS; i++) {
     const start = performance.now()
-    const answer = await fetch(base + path(i))
+    const answer = await fetch(
+      base + path(i),
+      body && {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify(body(i)),
+      },
+    )
     await answer.arrayBuffer()
     if (!answer.ok) throw new Error(`${path(i)} answered ${answer.status}`)
     if (i >= 20) times.push(performance.now() - start)
@@ -38,6 +52,13 @@ await measure(
 await measure('visit page', 'visit', () => `/visits/${visit}/page`, 25)
 await measure('pattern search', 'patternSearch', (i) => `/patterns?search=${word(i * 7).slice(0, 3)}`, 25)
 await measure('patterns for a width', 'patternWidth', (i) => `/patterns?width=${100 + (i % 60)}`, 25)
+await measure(
+  'nearest of 20,000 patterns by shape',
+  'nearest',
+  () => '/patterns/nearest',
+  300,
+  (i) => ({ foot: { ...FOOT, width: 118 + (i % 20) }, limit: 12 }),
+)
 await measure('nails as they came out', 'turning', () => '/nails/turning', 25)
 await measure('practice', 'practice', () => '/practice', 25)
 await measure('health', 'health', () => '/health', 25)

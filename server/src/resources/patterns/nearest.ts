@@ -3,7 +3,6 @@ import {
   footOutline,
   nearestShapes,
   readFoot,
-  SHAPE_PLACES,
   shapeOf,
   ProblemError,
   type FootInput,
@@ -30,11 +29,9 @@ export function nearestPatterns(practice: Practice, input: FootInput, limit: num
   const read = readFoot(input)
   if (!read.ok) throw new ProblemError(read.problems)
   const outline = footOutline(read.value.foot)
-  const library = practice.patterns.shapes()
-  const shapes = new Float32Array(library.length * 2 * SHAPE_PLACES)
-  library.forEach(({ shape }, i) => shapes.set(shape, i * 2 * SHAPE_PLACES))
+  const { ids, shapes } = practice.patterns.shapes()
   return nearestShapes(shapeOf(outline.track.points), shapes, limit).flatMap(({ at, distance, mirrored }) => {
-    const pattern = practice.patterns.get(library[at]!.id)
+    const pattern = practice.patterns.get(ids[at]!)
     if (!pattern) return []
     const byRegion = differencesByRegion(outline, pattern.result.outline.foot, mirrored).map(
       ({ region, half, mean, most }) => ({ region, half, mean, most }),

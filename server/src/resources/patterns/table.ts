@@ -1,4 +1,4 @@
-import { shapeOf, type SeenNail, type StoredPattern } from '@crescent/core'
+import { SHAPE_PLACES, shapeOf, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
 
@@ -36,9 +36,12 @@ export function patterns(db: Db) {
   }
   const keepShape = db.prepare('UPDATE patterns SET outline_shape = @shape WHERE id = @id')
   const shapeless = db.prepare(
-    `SELECT id, json_extract(result, '$.outline.foot') AS foot FROM patterns WHERE outline_shape IS NULL`,
+    `SELECT id, json_extract(result, '$.outline.foot') AS foot FROM patterns INDEXED BY patterns_shapes
+     WHERE archived IN (0, 1) AND outline_shape IS NULL`,
   )
-  const shapeRows = db.prepare('SELECT id, outline_shape AS shape FROM patterns WHERE archived = 0')
+  const shapeRows = db
+    .prepare('SELECT id, outline_shape FROM patterns INDEXED BY patterns_shapes WHERE archived = 0')
+    .raw()
   /** Patterns from before shapes were kept get theirs. */
   const fillIn = () => {
     for (const { id, foot } of shapeless.all() as { id: string; foot: string }[])
@@ -68,14 +71,14 @@ export function patterns(db: Db) {
     /** Stores a pattern with its result, and keeps every version it ever had. */
     put: (pattern: StoredPattern): StoredPattern => keep(table.put(pattern)),
     bringIn: (pattern: StoredPattern): StoredPattern => keep(table.bringIn(pattern)),
-    /** The shape of the foot of every pattern that is not archived. */
-    shapes(): { id: string; shape: Float32Array }[] {
+    /** The shapes of the feet of all patterns that are not archived, one behind the other, and whose they are. */
+    shapes(): { ids: string[]; shapes: Float32Array } {
       db.transaction(fillIn)()
-      return (shapeRows.all() as { id: string; shape: Buffer }[]).map(({ id, shape }) => ({
-        id,
-        // Copied where it does not lie as floats must.
-        shape: new Float32Array(Uint8Array.from(shape).buffer),
-      }))
+      const rows = shapeRows.all() as [string, Buffer][]
+      const shapes = new Float32Array(rows.length * 2 * SHAPE_PLACES)
+      const bytes = new Uint8Array(shapes.buffer)
+      rows.forEach(([, shape], i) => bytes.set(shape, i * 2 * SHAPE_PLACES * shapes.BYTES_PER_ELEMENT))
+      return { ids: rows.map(([id]) => id), shapes }
     },
     /** Every state of a pattern, the newest first. */
     versions: (id: string): StoredPattern[] =>

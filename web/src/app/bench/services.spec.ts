@@ -77,7 +77,7 @@ describe('Keeping', () => {
   const keeping = () => TestBed.inject(Keeping)
 
   it('asks under what name, tells the stops again, and saves the side that lies on the Bench', async () => {
-    answers.set(SaveDialog, { name: 'Mine', asNew: true })
+    answers.set(SaveDialog, { name: 'Mine', asNew: true, tags: ['winter'], why: '' })
     const plan = planOf({ wallThickness: 4 }, { fit: { toeSetBack: 12 } })
     keeping().save(plan)
     // A quick second tap, while the question is still coming.

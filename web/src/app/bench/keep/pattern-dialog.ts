@@ -240,7 +240,7 @@ interface Asked {
     .muted {
       font-size: 0.9rem;
     }
-    .tags {
+    li .tags {
       display: flex;
       flex-wrap: wrap;
       gap: 4px;
