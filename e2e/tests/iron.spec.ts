@@ -146,7 +146,7 @@ test('a pattern is tagged, its next version says why, and it goes to another hor
   open,
 }) => {
   await open('/round')
-  await openBench(page, 'Parsley')
+  await openBench(page, 'Marrow')
   await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
   const save = page.getByRole('dialog', { name: 'Save pattern' })
   const saved = async (fields: Record<string, string>) => {
@@ -156,7 +156,7 @@ test('a pattern is tagged, its next version says why, and it goes to another hor
     await expect(save).toHaveCount(0)
   }
   await saved({ Name: 'Quarry shoe', Tags: 'rock, long hauls' })
-  await typeOver(field(page, 'width'), '4 3/8')
+  await typeOver(field(page, 'width'), '7 1/8')
   await saved({ 'What changed': 'wider since spring' })
   await page.getByRole('button', { name: 'More for this foot' }).click()
   const waiting = page.waitForEvent('download')

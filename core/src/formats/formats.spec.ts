@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import svgpath from 'svgpath'
 import { describe, expect, it } from 'vitest'
 import { distance, type Vec } from '../geometry/vector'
+import { nearestAlong } from '../geometry/walked'
 import { planShoe } from '../plan/plan'
 import { pieceKindsOf } from '../plan/piece-kinds'
 import { anyPlan, requestOf, tryPlan } from '../testing/fuzz/any-plan'
@@ -147,6 +148,22 @@ describe('templates of a shoe', () => {
     const holes = drawing.layers.find(({ name }) => name === 'Drill')!.holes!
     const apart = [0, 2, 4, 6].map((i) => distance(holes[i]!.at, holes[i + 1]!.at) / 25.4)
     expect(apart.map((inches) => Math.round(inches * 8) / 8)).toEqual([1.375, 1.5, 1.625, 1.75])
+  })
+
+  it('shows where the seat begins, on the foot side only: as far outside the inner rim as it is told', () => {
+    const plan = made([{ kind: 'seating-out', across: 8 }])
+    const [foot, ground] = (['foot', 'sole'] as const).map((kind) => templateOf(plan, kind, MM, 'Test')!)
+    const [seat] = linesOf(foot!, 'Seat')
+    for (const at of seat!.points) expect(nearestAlong(plan.outline.inner, at).off).toBeCloseTo(8, 0)
+    expect(ground!.layers.map(({ name }) => name)).not.toContain('Seat')
+    expect(linesOf(templateOf(made([{ kind: 'boxing' }]), 'foot', MM, 'Test')!, 'Boxed edge').length).toBe(2)
+    const bevelled = templateOf(made([{ kind: 'perimeter-bevel', across: 4 }]), 'sole', MM, 'Test')!
+    for (const { points } of linesOf(bevelled, 'Bevel'))
+      for (const at of points) {
+        const { off } = nearestAlong(plan.outline.outer, at)
+        expect(off).toBeGreaterThan(1)
+        expect(off).toBeLessThan(5)
+      }
   })
 
   it('the strip has each mark where the bar has it, the toe at its place', () => {

@@ -104,6 +104,9 @@ function crossBarTemplate(bar: number, i: number): Pick<NonNullable<ShoePart['te
   }
 }
 
+/** The rivet of the hinge: stainless, 3/16 in. */
+const RIVET = inches(3 / 16)
+
 /** A shoe in two halves that opens the heels bar by bar. */
 export const hingedExpander = modificationOf({
   kind: 'hinged-expander',
@@ -212,7 +215,7 @@ export const hingedExpander = modificationOf({
     { stage: 'heels', text: 'Turn both heels across and lap them behind.' },
     {
       stage: 'pieces',
-      text: told`Cut the shoe in two at the toe; hinge it with a ${length(inches(3 / 16), 'drill')} stainless rivet, its front edge hard-faced.`,
+      text: told`Cut the shoe in two at the toe; hinge it with a ${length(RIVET, 'drill')} stainless rivet, its front edge hard-faced.`,
     },
     {
       stage: 'pieces',
@@ -223,6 +226,7 @@ export const hingedExpander = modificationOf({
       text: 'Measure between the hole middles at rest and book it. Made a little large.',
     },
   ],
+  drilled: () => [{ what: 'Hinge, for its rivet', drill: RIVET, count: 1 }],
   course: (_context, { bars, days }) =>
     Array.from({ length: bars }, (_, i) => ({
       label: `Cross bar ${i + 1}`,

@@ -173,6 +173,10 @@ export const hospitalPlate = modificationOf({
     },
     { stage: 'pieces', text: 'Drill and tap the shoe, clear and countersink the plate, screws flush.' },
   ],
+  drilled: (_context, { thread, drill, screws }) => [
+    { what: 'Shoe', drill, count: screws, tap: threadNamed(thread).name },
+    { what: 'Plate, clear and countersunk', drill: CLEARANCE_HOLE, count: screws },
+  ],
   tell: (_context, values) => {
     const thread = threadNamed(values.thread)
     return [

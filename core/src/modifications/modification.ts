@@ -149,6 +149,15 @@ export interface CourseStep {
   toDay: number
 }
 
+/** Holes that are drilled for a modification. Diameter in mm. */
+export interface DrilledHoles {
+  what: string
+  drill: number
+  count: number
+  /** The thread that is cut into them. */
+  tap?: string
+}
+
 /** Where a modification is looked for. */
 export const MODIFICATION_GROUPS = [
   { key: 'clips', label: 'Clips' },
@@ -209,6 +218,8 @@ export interface ModificationWith<V> {
   forging?: (context: ShoeContext, values: V) => ForgingStep[]
   /** What follows in the weeks after. */
   course?: (context: ShoeContext, values: V) => CourseStep[]
+  /** What is drilled for it, and tapped. */
+  drilled?: (context: ShoeContext, values: V) => DrilledHoles[]
   /** What it comes to, in words, for the slip. */
   tell?: (context: ShoeContext, values: V) => Told[]
   cautions?: (context: ShoeContext, values: V) => Caution[]

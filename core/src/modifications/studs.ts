@@ -81,6 +81,9 @@ export const studs = modificationOf({
   forging: () => [
     { stage: 'pieces', text: 'Drill from the foot side with steel enough all round; drive or tap.' },
   ],
+  drilled: (context, values) => [
+    { what: 'For the studs', drill: values.diameter, count: places(context, values).length },
+  ],
   cautions: (_context, values) => [
     {
       code: 'studs-twist',

@@ -15,6 +15,7 @@ import type { SectionCut } from '../modifications/build'
 import type { ForgingStep } from '../modifications/forging'
 import type {
   CourseStep,
+  DrilledHoles,
   Guide,
   ModificationHandle,
   ShoePart,
@@ -93,6 +94,7 @@ export interface PlannedModification {
   handles: ModificationHandle[]
   guides: Guide[]
   course: CourseStep[]
+  drilled: DrilledHoles[]
 }
 
 /** What is told of a planned shoe. */
@@ -150,6 +152,7 @@ const planned = (
       handles: () => modification.handles?.(context, values) ?? [],
       guides: () => modification.guides?.(context, values) ?? [],
       course: () => modification.course?.(context, values) ?? [],
+      drilled: () => modification.drilled?.(context, values) ?? [],
     },
   )
 

@@ -1,5 +1,6 @@
 import type { HeatMeasure } from '../iron/heats'
 import { modification } from '../modifications/index'
+import type { DrilledHoles } from '../modifications/modification'
 import { length, told, type Told } from '../notices/told'
 import type { Plan } from '../plan/plan'
 
@@ -11,6 +12,8 @@ export interface ForgeCard {
   stamp: string
   /** Pieces that are cut apart from the bar. */
   pieces: readonly Told[]
+  /** What is drilled, and tapped: for what, with which drill. */
+  drilled: readonly DrilledHoles[]
   /** What each modification comes to: drills, taps and figures of its own. */
   brings: readonly { label: string; told: readonly Told[] }[]
 }
@@ -28,6 +31,7 @@ export function forgeCard({ iron, foot, parts, modifications }: Plan): ForgeCard
       const many = count > 1 ? `${count} of ` : ''
       return told`${many}${label}: ${length(width)} x ${length(thickness, 'fine')}, ${length(long)} long${ends}`
     }),
+    drilled: modifications.flatMap(({ drilled }) => drilled),
     brings: modifications.flatMap(({ kind, told: words }) => {
       const label = modification(kind)?.label ?? kind
       return words.length > 0 ? [{ label, told: words }] : []

@@ -108,6 +108,7 @@ const modificationLines = (one: Plan['modifications'][number]): string[] => [
   ...one.handles.map((handle) => line('handle', handle)),
   ...one.guides.map((guide) => line('guide', guide.label, shapeOf(guide.line))),
   ...one.course.map((step) => line('course', step)),
+  ...one.drilled.map((hole) => line('drilled', hole)),
 ]
 
 const partLine = ({ edge, join, label, ...rest }: Plan['parts'][number]): string =>

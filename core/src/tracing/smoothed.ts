@@ -14,7 +14,8 @@ const STIFFNESS = Array.from({ length: 29 }, (_, i) => 10 ** (-8 + i * 0.5))
 
 /**
  * Knots of the smoothing spline through the points of a line, evenly along it, as stiff as the points themselves say
- * (generalised cross-validation: what it leaves out must look like the shake of a hand, not like a shape).
+ * (generalised cross-validation, Craven and Wahba, Numer. Math. 31, 1979: what it leaves out must look like the shake of a
+ * hand, not like a shape).
  *
  * @param points of an open line in their order, mm, in any density; five or more
  */

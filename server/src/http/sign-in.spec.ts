@@ -51,6 +51,36 @@ describe('a practice with a password', () => {
   })
 })
 
+describe('a feed of a practice with a password', () => {
+  const feed = (pair?: string) => {
+    const asked = request(bed.app).get('/api/calendar.ics')
+    return pair === undefined
+      ? asked
+      : asked.set('Authorization', `Basic ${Buffer.from(pair).toString('base64')}`)
+  }
+
+  it('is read by who sends the password with each request, under any name, and by nobody else', async () => {
+    const asked = await feed().expect(401)
+    expect(asked.headers['www-authenticate']).toContain('Basic')
+    await feed('phone:oak and tin').expect(401)
+    await feed('oak and iron').expect(401)
+    expect((await feed('phone:oak and iron').expect(200)).text).toContain('BEGIN:VCALENDAR')
+    // It opens the feed and nothing else.
+    await request(bed.app)
+      .get('/api/workshop')
+      .set('Authorization', `Basic ${Buffer.from('x:oak and iron').toString('base64')}`)
+      .expect(401)
+    await request(bed.app).post('/api/calendar.ics').expect(401)
+  })
+
+  it('slows who guesses down as signing in does', async () => {
+    for (let i = 0; i < 3; i++) await feed(`x:guess ${i}`).expect(401)
+    const slowed = await feed('x:oak and iron').expect(429)
+    expect(Number(slowed.headers['retry-after'])).toBeGreaterThan(0)
+    await signIn('oak and iron').expect(429)
+  })
+})
+
 describe('a practice without one', () => {
   it('says that none is needed', async () => {
     const plain = makeBed()

@@ -13,11 +13,15 @@ const STAYS = 30 * 24 * 3_600_000
 const FREE_TRIES = 3
 const LONGEST_WAIT = 60_000
 
+/** What programs read again and again that keep no session: they send the password with each request (RFC 7617). */
+const FEEDS: readonly string[] = ['/calendar.ics']
+const ASKED = 'Sign in with the password of this practice'
+
 const signInSchema = z.object({ password: z.string().max(1_000) })
 
 /**
  * One password for the practice, until there are accounts. Only its scrypt hash is held; a session is a random token in
- * a cookie that scripts cannot read and other sites do not send.
+ * a cookie that scripts cannot read and other sites do not send. A calendar that reads the feed sends the password itself.
  *
  * @returns what is mounted before the routes: it answers `/session` and keeps everybody out who did not sign in
  */
@@ -34,22 +38,30 @@ export function signIn(password: string): RequestHandler {
     return until !== undefined && until > performance.now()
   }
 
-  const router = express.Router()
-  router.get('/session', (request, response) => void response.json({ needed: true, in: isIn(request) }))
-  router.post('/session', express.json({ limit: '4kb' }), (request, response) => {
-    const { password: given } = read(signInSchema, request.body)
+  /** Judges a password: right, or how it is refused. */
+  const judge = (given: string): { status: 401 | 429; wait?: number; message: string } | undefined => {
     const wait = Math.ceil((waitUntil - performance.now()) / 1_000)
-    if (wait > 0) {
-      response.set('Retry-After', String(wait))
-      return void refuse(response, 429, `Too many wrong passwords: wait ${wait} s`)
-    }
+    if (wait > 0) return { status: 429, wait, message: `Too many wrong passwords: wait ${wait} s` }
     if (!timingSafeEqual(scryptSync(given, salt, 32), hash)) {
       wrong++
       if (wrong >= FREE_TRIES)
         waitUntil = performance.now() + Math.min(LONGEST_WAIT, 1_000 * 2 ** (wrong - FREE_TRIES))
-      return void refuse(response, 401, 'This is not the password of this practice')
+      return { status: 401, message: 'This is not the password of this practice' }
     }
     wrong = 0
+    return undefined
+  }
+  const turnAway = (response: Response, { status, wait, message }: NonNullable<ReturnType<typeof judge>>) => {
+    if (wait !== undefined) response.set('Retry-After', String(wait))
+    refuse(response, status, message)
+  }
+
+  const router = express.Router()
+  router.get('/session', (request, response) => void response.json({ needed: true, in: isIn(request) }))
+  router.post('/session', express.json({ limit: '4kb' }), (request, response) => {
+    const { password: given } = read(signInSchema, request.body)
+    const refused = judge(given)
+    if (refused) return turnAway(response, refused)
     const token = randomBytes(32).toString('base64url')
     for (const [one, until] of sessions) if (until <= performance.now()) sessions.delete(one)
     sessions.set(digest(token), performance.now() + STAYS)
@@ -63,7 +75,14 @@ export function signIn(password: string): RequestHandler {
   })
   router.use((request, response, next) => {
     if (isIn(request)) return next()
-    refuse(response, 401, 'Sign in with the password of this practice')
+    if (request.method === 'GET' && FEEDS.includes(request.path)) {
+      const given = basicPassword(request.headers.authorization)
+      const refused = given === undefined ? { status: 401 as const, message: ASKED } : judge(given)
+      if (!refused) return next()
+      response.set('WWW-Authenticate', 'Basic realm="Crescent", charset="UTF-8"')
+      return turnAway(response, refused)
+    }
+    refuse(response, 401, ASKED)
   })
   return router
 }
@@ -105,6 +124,14 @@ const refuse = (response: Response, status: number, message: string) =>
 
 const cookie = (token: string, seconds: number): string =>
   `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${seconds}`
+
+/** The password of an Authorization header; whatever name stands before it. */
+function basicPassword(header: string | undefined): string | undefined {
+  const [, encoded] = /^Basic ([\w+/=]{1,2000})$/i.exec(header ?? '') ?? []
+  const pair = encoded === undefined ? undefined : Buffer.from(encoded, 'base64').toString('utf8')
+  const colon = pair?.indexOf(':') ?? -1
+  return colon < 0 ? undefined : pair!.slice(colon + 1)
+}
 
 const digest = (token: string): string => createHash('sha256').update(token).digest('hex')
 

@@ -1,4 +1,4 @@
-import { footLayers, layerOf, shoeLayers } from './shoe-layers'
+import { boxedLines, footLayers, layerOf, seatLines, shoeLayers } from './shoe-layers'
 import { ring, type TrueSize } from './template'
 
 /** The shoe as it is seen from the foot, with its clips and the foot that will stand on it. */
@@ -9,6 +9,8 @@ export const FOOT: TrueSize = {
   from: 'foot',
   draw: (plan) => [
     ...shoeLayers(plan),
+    ...layerOf('Seat', 'fine', seatLines(plan)),
+    ...layerOf('Boxed edge', 'fine', boxedLines(plan)),
     ...layerOf(
       'Clips',
       'cut',

@@ -1,8 +1,12 @@
 import { along, turnRight, type Vec } from '../../geometry/vector'
 import type { Plan } from '../../plan/plan'
+import type { SectionForm } from '../../shoe/section-form'
 import type { DrawnLine, Layer } from '../drawing'
 import { holeSize } from '../hole-size'
 import { open, ring } from './template'
+
+/** An edge taken off by less is not drawn, mm. */
+const SEEN = 0.3
 
 /** How far the line at the middle of the toe stands out beyond the web, mm. */
 const TOE_MARK = 4
@@ -40,23 +44,39 @@ export const layerOf = (name: string, stroke: Layer['stroke'], lines: readonly D
   lines.length > 0 ? [{ name, stroke, lines }] : []
 
 /** The edges of the crease in the ground face, one pair for each run of it. */
-export function creaseLines({ cuts }: Plan): DrawnLine[] {
-  const runs: { outer: Vec[]; inner: Vec[] }[] = []
-  let inRun = false
+export const creaseLines = (plan: Plan): DrawnLine[] =>
+  linesAlong(plan, ({ crease }) =>
+    crease ? [crease.from - crease.width / 2, crease.from + crease.width / 2] : [],
+  )
+
+/** Where the foot surface begins to fall away inward: seated out, off the sole. */
+export const seatLines = (plan: Plan): DrawnLine[] =>
+  linesAlong(plan, ({ innerFoot: [across], width }) => (across > SEEN ? [width - across] : []))
+
+/** Where the outer edge of the foot surface is boxed. */
+export const boxedLines = (plan: Plan): DrawnLine[] =>
+  linesAlong(plan, ({ outerFoot: [across] }) => (across > SEEN ? [across] : []))
+
+/** Where the outer edge of the ground surface is bevelled. */
+export const bevelLines = (plan: Plan): DrawnLine[] =>
+  linesAlong(plan, ({ outerGround: [across] }) => (across > SEEN ? [across] : []))
+
+/**
+ * Lines along the web, one for each stretch of it on which they are.
+ *
+ * @param insets of the lines from the outer rim, mm, on one section; as many on all sections of a stretch
+ */
+function linesAlong({ cuts }: Plan, insets: (form: SectionForm) => readonly number[]): DrawnLine[] {
+  const runs: Vec[][][] = []
+  let before = 0
   for (const { place, form } of cuts) {
-    if (!form.crease) {
-      inRun = false
-      continue
-    }
-    if (!inRun) runs.push({ outer: [], inner: [] })
-    inRun = true
-    const run = runs[runs.length - 1]!
-    const { from, width } = form.crease
+    const found = insets(form)
+    if (found.length > 0 && before === 0) runs.push(found.map(() => []))
+    before = found.length
     const out = turnRight(place.tangent)
-    run.outer.push(along(place.point, out, width / 2 - from))
-    run.inner.push(along(place.point, out, -width / 2 - from))
+    found.forEach((inset, i) => runs[runs.length - 1]![i]!.push(along(place.point, out, -inset)))
   }
-  return runs.flatMap(({ outer, inner }) => (outer.length > 1 ? [open(outer), open(inner)] : []))
+  return runs.flat().flatMap((line) => (line.length > 1 ? [open(line)] : []))
 }
 
 /** Across the web where the toe is foremost on the foot's axis. */

@@ -1,4 +1,4 @@
-import { creaseLines, footLayers, layerOf, shoeLayers } from './shoe-layers'
+import { bevelLines, creaseLines, footLayers, layerOf, shoeLayers } from './shoe-layers'
 import { ring, type TrueSize } from './template'
 
 /** The shoe as it lies under the foot, seen from the ground. */
@@ -10,6 +10,7 @@ export const SOLE: TrueSize = {
   draw: (plan) => [
     ...shoeLayers(plan),
     ...layerOf('Crease', 'fine', creaseLines(plan)),
+    ...layerOf('Bevel', 'fine', bevelLines(plan)),
     ...layerOf(
       'Added parts',
       'look',

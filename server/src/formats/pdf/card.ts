@@ -98,6 +98,11 @@ class Card {
     y += PART
     if (card.pieces.length > 0) line('Cut apart', { strong: true })
     for (const piece of card.pieces) line(this.told(piece), { indent: 3 })
+    if (card.drilled.length > 0) line('Drill and tap', { strong: true })
+    for (const { what, drill, count, tap } of card.drilled) {
+      const wide = this.told([{ length: drill, as: 'drill' }])
+      line(`${what}: ${count} x ${wide}${tap ? `, tapped ${tap}` : ''}`, { indent: 3 })
+    }
     for (const { label, told } of card.brings) {
       line(label, { strong: true })
       for (const words of told) line(this.told(words), { indent: 3 })

@@ -135,6 +135,7 @@ const modificationSchema = object({
   ),
   guides: z.array(object({ label: z.string(), line })),
   course: z.array(object({ label: z.string(), fromDay: z.number(), toDay: z.number() })),
+  drilled: z.array(object({ what: z.string(), drill: mm, count: z.number(), tap: z.string().optional() })),
 })
 
 const forgingStep = { stage: z.string(), text: toldSchema, branch: branch.optional() }

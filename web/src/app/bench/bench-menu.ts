@@ -63,6 +63,7 @@ export class BenchMenu {
     const asked = `unit=${unit}&parts=${denominator}`
     return [
       { label: 'Forge cards of all shoes', url: `/api/visits/${visit}/cards?${asked}` },
+      { label: 'Cut and chalk, a pair on a sheet', url: `/api/visits/${visit}/cards?per=pair&${asked}` },
       { label: 'Cut and chalk, all on one sheet', url: `/api/visits/${visit}/cards?per=horse&${asked}` },
       { label: 'Sheet for the owner', url: `/api/visits/${visit}/sheet?for=owner&${asked}` },
       { label: 'Sheet for the vet', url: `/api/visits/${visit}/sheet?for=vet&${asked}` },

@@ -32,9 +32,12 @@ import type {
   VisitPage,
   NailTurning,
   WorkshopRecord,
+  DrawnOutline,
+  ReadOutlines,
+  Taps,
+  TracedFoot,
 } from '@crescent/core'
 import type { TriesOverTime } from '@crescent/core/anvil'
-import type { DrawnOutline, ReadOutlines, Taps, TracedFoot } from '@crescent/core/formats'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
 

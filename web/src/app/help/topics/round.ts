@@ -9,6 +9,9 @@ export const round: HelpTopic = {
       text: 'Start a visit and the Bench opens with the Look. The steps stand in the order of the work: Look, Map, Shoe, Nail, then Finish visit.',
     },
     {
+      text: 'Next visits as a calendar: keep the file, or have your calendar read its address again and again. Where the practice has a password the calendar sends it, under any name.',
+    },
+    {
       text: 'A visit can lie open for days: everything typed is kept in this browser at once, and with the horse when you save.',
     },
   ],

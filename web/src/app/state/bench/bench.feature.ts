@@ -16,8 +16,8 @@ import {
   type VisitPage,
   type LearnedCut,
   type WorkshopRecord,
+  type TracedFoot,
 } from '@crescent/core'
-import type { TracedFoot } from '@crescent/core/formats'
 import {
   createActionGroup,
   createFeature,

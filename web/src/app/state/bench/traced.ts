@@ -1,5 +1,4 @@
-import type { FootFigureKey } from '@crescent/core'
-import type { TracedFoot } from '@crescent/core/formats'
+import type { FootFigureKey, TracedFoot } from '@crescent/core'
 import type { FootDraft } from './draft'
 
 /** What a traced outline tells by itself: typed beside the outline before, it would draw it out again. */

@@ -72,6 +72,33 @@ const PAPERS = [
               }
             </ul>
           }
+          @if (card.drilled.length > 0) {
+            <table data-testid="card-drills">
+              <caption>
+                Drill and tap
+              </caption>
+              <thead>
+                <tr>
+                  <th scope="col">Where</th>
+                  <th scope="col">Holes</th>
+                  <th scope="col">Drill</th>
+                  <th scope="col">Tap</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (hole of card.drilled; track hole.what) {
+                  <tr>
+                    <td>{{ hole.what }}</td>
+                    <td>{{ hole.count }}</td>
+                    <td>
+                      <b>{{ text.told([{ length: hole.drill, as: 'drill' }]) }}</b>
+                    </td>
+                    <td>{{ hole.tap ?? 'none' }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          }
           @for (one of card.brings; track one.label) {
             <h4>{{ one.label }}</h4>
             <ul>
@@ -118,6 +145,22 @@ const PAPERS = [
       display: flex;
       flex-wrap: wrap;
       gap: 6px;
+    }
+    table {
+      margin-top: 12px;
+      border-collapse: collapse;
+      font-variant-numeric: tabular-nums;
+    }
+    caption {
+      padding-bottom: 4px;
+      font-weight: 700;
+      text-align: left;
+    }
+    th,
+    td {
+      padding: 4px 16px 4px 0;
+      text-align: left;
+      border-bottom: 1px solid var(--rule);
     }
     ol {
       padding-left: 1.6em;

@@ -19,7 +19,6 @@ import {
   type Problem,
   type TipSource,
 } from '@crescent/core'
-import type { TracedFoot } from '@crescent/core/formats'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
 import { Fold } from '../../../common/fold'
@@ -29,7 +28,7 @@ import type { Draft } from '../../../state/bench/draft'
 import { FigureField } from '../../figure-field'
 import { ChoiceRow } from '../look/choice-row'
 import { CaliperPanel } from './caliper-panel'
-import type { Side } from '@crescent/core'
+import type { Side, TracedFoot } from '@crescent/core'
 
 /** Figures that say nothing beside a traced outline. */
 const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']

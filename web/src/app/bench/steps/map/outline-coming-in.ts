@@ -1,6 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
-import type { Vec } from '@crescent/core'
-import type { DrawnOutline, ReadOutlines, Taps, TracedFoot } from '@crescent/core/formats'
+import type { Vec, DrawnOutline, ReadOutlines, Taps, TracedFoot } from '@crescent/core'
 import { firstValueFrom } from 'rxjs'
 import { Api, failureText, type PlacedOutline } from '../../../state/api'
 import { TAPPED } from './outline-taps'

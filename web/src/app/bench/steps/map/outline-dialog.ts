@@ -7,8 +7,7 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog'
-import type { Vec } from '@crescent/core'
-import type { Taps, TracedFoot } from '@crescent/core/formats'
+import type { Vec, Taps, TracedFoot } from '@crescent/core'
 import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { HelpButton } from '../../../help/help-button'

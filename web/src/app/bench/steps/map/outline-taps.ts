@@ -7,8 +7,7 @@ import {
   input,
   output,
 } from '@angular/core'
-import type { Vec } from '@crescent/core'
-import type { DrawnOutline, Taps } from '@crescent/core/formats'
+import type { Vec, DrawnOutline, Taps } from '@crescent/core'
 
 /** The three places that are tapped, in the order they are asked for. */
 export const TAPPED: readonly { key: keyof Taps; label: string; ask: string }[] = [
@@ -30,7 +29,7 @@ const MARGIN = 0.1
       role="img"
       [attr.aria-label]="'Outline; ' + placed() + ' of 3 places are set'"
       data-testid="outline-sheet"
-      (click)="tap($event)"
+      (pointerup)="tap($event)"
     >
       @for (path of paths(); track $index) {
         <path [attr.d]="path" [class.chosen]="$index === chosen()" />
@@ -143,7 +142,8 @@ export class OutlineTaps {
     }),
   )
 
-  protected tap({ clientX, clientY }: MouseEvent): void {
+  protected tap({ clientX, clientY, button }: PointerEvent): void {
+    if (button !== 0) return
     const svg = this.host.nativeElement.querySelector('svg')!
     const seen = svg.getScreenCTM()
     if (!seen) return
