@@ -14,6 +14,7 @@ export const HOUSE = [
       'workshop',
       'tracing',
       'foot',
+      'radiographs',
       'shoe',
       'nails',
       'modifications',

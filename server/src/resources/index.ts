@@ -15,6 +15,7 @@ import { patternFileRoutes } from './pattern-files/routes'
 import { patternRoutes } from './patterns/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
+import { radiographRoutes } from './radiographs/routes'
 import { roundRoutes } from './round/routes'
 import { safekeepingRoutes } from './safekeeping/routes'
 import { sheetRoutes } from './sheets/routes'
@@ -41,6 +42,7 @@ export const routes: readonly Route[] = [
   ...drawnRoutes,
   ...sheetRoutes,
   ...calendarRoutes,
+  ...radiographRoutes,
   ...nailRoutes,
   ...sizeRoutes,
   ...fittingRoutes,

@@ -1,0 +1,11 @@
+// The front door to lateral radiographs: the places that are marked, the figures read from them, trim and shoe planned.
+export { RADIOGRAPH_POINTS, RADIOGRAPH_POINT_KEYS, type RadiographPointKey } from './terms/radiograph-points'
+export type { RadiographPoints } from './radiographs/frame'
+export {
+  RADIOGRAPH_FIGURES,
+  radiographFigures,
+  TAPPING,
+  type RadiographFigure,
+  type RadiographFigureKind,
+} from './radiographs/figures'
+export { LEAST_SOLE, trimPlan, type TrimPlan, type Wanted } from './radiographs/trim-plan'
