@@ -22,6 +22,9 @@ export interface NamedOutline extends DrawnOutline {
   layer: string
 }
 
+/** A layer of this name is the foot, whatever is larger beside it. */
+const FOOT_LAYER = /foot|hoof/i
+
 /** An outline on its way in: the file, its unit, the line in it, three taps, and what comes of them. One per dialog. */
 @Injectable()
 export class OutlineComingIn {
@@ -71,7 +74,7 @@ export class OutlineComingIn {
       this.read.set(await firstValueFrom(this.api.readOutlines(file.name, await file.text())))
       this.unit.set(undefined)
       this.bySize.set(1)
-      this.chosen.set(0)
+      this.pickLine()
       if (this.lines().length === 0 && !this.unitUnknown())
         this.failure.set('There is no line in it long enough to be an outline.')
     })
@@ -86,6 +89,7 @@ export class OutlineComingIn {
 
   async drawn(unit: DrawnIn): Promise<void> {
     this.unit.set(unit)
+    this.pickLine()
     this.startOver()
     await this.lookFor()
   }
@@ -141,6 +145,16 @@ export class OutlineComingIn {
     if (!at) return
     this.set.update((set) => ({ ...set, [key]: at }))
     await this.place()
+  }
+
+  /** The line that is called the foot, else the longest. */
+  private pickLine(): void {
+    this.chosen.set(
+      Math.max(
+        0,
+        this.lines().findIndex(({ layer }) => FOOT_LAYER.test(layer)),
+      ),
+    )
   }
 
   private sent(): DrawnOutline | undefined {

@@ -70,6 +70,22 @@ import { OutlineTaps, TAPPED } from './outline-taps'
         <p class="ask" role="status" data-testid="outline-ask">
           {{ coming.next()?.ask ?? 'Tap nearer to move a place, or take the outline.' }}
         </p>
+        @if (coming.foot(); as foot) {
+          <dl data-testid="outline-measures">
+            <div>
+              <dt>Width</dt>
+              <dd>{{ text.length(foot.width) }}</dd>
+            </div>
+            <div>
+              <dt>Length</dt>
+              <dd>{{ text.length(foot.length) }}</dd>
+            </div>
+            <div>
+              <dt>Heel width</dt>
+              <dd>{{ text.length(foot.heelWidth) }}</dd>
+            </div>
+          </dl>
+        }
         <cr-outline-taps
           [lines]="coming.lines()"
           [chosen]="coming.chosen()"
@@ -112,20 +128,6 @@ import { OutlineTaps, TAPPED } from './outline-taps'
         <p class="wrong" role="alert">{{ coming.failure() }}</p>
       }
       @if (coming.placed(); as placed) {
-        <dl data-testid="outline-measures">
-          <div>
-            <dt>Width</dt>
-            <dd>{{ text.length(placed.foot.width) }}</dd>
-          </div>
-          <div>
-            <dt>Length</dt>
-            <dd>{{ text.length(placed.foot.length) }}</dd>
-          </div>
-          <div>
-            <dt>Heel width</dt>
-            <dd>{{ text.length(placed.foot.heelWidth) }}</dd>
-          </div>
-        </dl>
         @for (note of placed.notes; track $index) {
           <p class="muted">{{ text.told(note) }}</p>
         }

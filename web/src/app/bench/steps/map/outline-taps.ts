@@ -39,7 +39,7 @@ const MARGIN = 0.1
           <circle [attr.r]="box().mark" />
           <text
             [attr.x]="mark.beside"
-            [attr.y]="box().mark * 0.7"
+            [attr.y]="box().mark * -1.2"
             [attr.text-anchor]="mark.anchor"
             [attr.font-size]="box().mark * 2.1"
           >
@@ -136,7 +136,7 @@ export class OutlineTaps {
         {
           ...{ key, label, set: set !== undefined, at: `translate(${at[0]} ${-at[1]})` },
           // Written toward the middle of the drawing, where there is room.
-          ...{ beside: (left ? 2 : -2) * mark, anchor: left ? 'start' : 'end' },
+          ...{ beside: (left ? 1.2 : -1.2) * mark, anchor: left ? 'start' : 'end' },
         },
       ]
     }),
