@@ -87,7 +87,7 @@ describe('an outline that comes in', () => {
             status: 400,
             error: { errors: [{ path: 'taps', message: 'Both in one place' }] },
           }),
-      ) as never,
+      ),
     )
     await coming.take(file)
     await coming.agree()
