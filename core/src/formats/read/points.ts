@@ -25,7 +25,7 @@ export function readPoints(text: string): ReadOutlines {
     // Only the first row may be a heading.
     if (lines.length > 1 || lines[0]!.length > 0)
       throw new Unreadable(`Row ${i + 1} is no point: two numbers are needed, x and y.`)
-    unit = unitIn(row) ?? unit
+    unit = unitIn(row.replace(QUOTED_CELL, '$1$2')) ?? unit
   })
   const scale = unit ? MM[unit] : 1
   const curves = lines.flatMap((line): ReadCurve[] => {
@@ -42,11 +42,18 @@ export function readPoints(text: string): ReadOutlines {
   }
 }
 
+/** A whole cell in quotes: its quotes are no sign for inches. */
+const QUOTED_CELL = /(^|[,;\t])\s*"([^"]*)"\s*(?=[,;\t]|$)/g
+
+/** Cells of a row in which some stand in quotes (RFC 4180), or bare between commas, semicolons and tabs. */
+const QUOTED = /"((?:[^"]|"")*)"|([^,;\t"\s][^,;\t"]*)/g
+
 function pointOf(row: string): Vec | undefined {
-  const decimalComma = /[;\t]/.test(row)
-  const cells = (decimalComma ? row.split(/[;\t]/) : row.trim().split(/\s*,\s*|\s+/)).map((cell) =>
-    cell.trim(),
-  )
+  const quoted = row.includes('"')
+  const decimalComma = quoted || /[;\t]/.test(row)
+  const cells = quoted
+    ? [...row.matchAll(QUOTED)].map(([, inside, bare]) => (inside ?? bare ?? '').trim())
+    : (decimalComma ? row.split(/[;\t]/) : row.trim().split(/\s*,\s*|\s+/)).map((cell) => cell.trim())
   if (cells.length < 2) return undefined
   const [x, y] = cells.map((cell) => number(decimalComma ? cell.replace(',', '.') : cell))
   return x === undefined || y === undefined ? undefined : [x, y]

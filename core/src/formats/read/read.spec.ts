@@ -55,6 +55,14 @@ describe('what goes out comes in again', () => {
     const { curves, unit } = readOutlines('foot.csv', `x in,y in\r\n${rows}\r\n`)
     expect(unit).toBe('in')
     foot.forEach((point, i) => expect(distance(curves[0]!.points[i]!, point)).toBeLessThan(1e-9))
+    // In quotes, as RFC 4180 has it, with a decimal comma inside them too.
+    const quoted = readOutlines('foot.csv', '"x mm","y mm"\r\n"1.5","-2"\r\n3,"4,25"\r\n"5", 6')
+    expect(quoted.unit).toBe('mm')
+    expect(quoted.curves[0]!.points).toEqual([
+      [1.5, -2],
+      [3, 4.25],
+      [5, 6],
+    ])
     const other = readOutlines('foot.txt', '1,5;2\n3;4,25\n\n7;8\n9;9')
     expect(other.curves.map(({ points }) => points)).toEqual([
       [

@@ -8,6 +8,7 @@ import { patternFileSchema } from '@crescent/core/records/index'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
 import { ProblemError } from '@crescent/core'
 import { BadRequest } from '../../http/door'
+import { broken, hostile, somewhere } from '../../testing/broken'
 import { savePattern } from '../patterns/save'
 import { readFile } from './read-file'
 
@@ -86,30 +87,11 @@ describe('a pattern as a file', () => {
   })
 })
 
-/** The same file with one thing in it, anywhere, changed for something that does not belong there. */
-function broken(file: unknown, where: readonly number[], by: unknown): unknown {
-  const [step = 0, ...rest] = where
-  if (typeof file !== 'object' || file === null || Object.keys(file).length === 0) return by
-  const keys = Object.keys(file)
-  const key = keys[step % keys.length]!
-  const inner = (file as Record<string, unknown>)[key]
-  const changed = rest.length === 0 ? by : broken(inner, rest, by)
-  return Array.isArray(file)
-    ? file.map((one: unknown, i) => (String(i) === key ? changed : one))
-    : { ...file, [key]: changed }
-}
-
 it('is read or refused, never more, whatever is broken in it', async () => {
   const whole = await file()
-  const hostile = fc.oneof(
-    fc.constantFrom<unknown>(null, NaN, Infinity, -1e308, 1e308, '', '__proto__', [], {}, true, -0),
-    fc.double(),
-    fc.string({ maxLength: 300 }),
-    fc.anything({ maxDepth: 3 }),
-  )
   let refused = 0
   fc.assert(
-    fc.property(fc.array(fc.nat(12), { minLength: 1, maxLength: 5 }), hostile, (where, by) => {
+    fc.property(somewhere, hostile, (where, by) => {
       const began = performance.now()
       try {
         readFile(broken(whole, where, by) as Record<string, unknown>)

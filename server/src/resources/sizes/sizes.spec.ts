@@ -1,8 +1,11 @@
 import { randomUUID } from 'node:crypto'
+import fc from 'fast-check'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import type { Size, SizeFacts } from '@crescent/core'
+import { sizeSchema } from '@crescent/core/records/index'
 import { addHorse, bringIn, FOOT, libraryOf, makeBed, type Bed } from '../../testing'
+import { readCsv, writeCsv } from './csv'
 
 let bed: Bed
 beforeEach(() => {
@@ -259,4 +262,50 @@ describe('a moulded size', () => {
     const refused = await plan({ moved: { across: 40 } }).expect(400)
     expect(refused.body.errors[0]).toMatchObject({ path: 'shoe.stock.moved.across' })
   })
+})
+
+it('a table is read row by row or refused in words, whatever is broken in it', () => {
+  const whole = writeCsv([size(305), size(290, { range: 'Road; "hard"' })] as Size[])
+  const put = fc.oneof(
+    fc.constantFrom(
+      '"',
+      '""',
+      ',',
+      ';',
+      '\n',
+      '\r\n',
+      '\t',
+      'NaN',
+      '1e309',
+      '-1',
+      '\uFEFF',
+      '=1+1',
+      '\0',
+      ' ',
+    ),
+    fc.string({ maxLength: 8 }),
+  )
+  const wound = fc.record({ at: fc.double({ min: 0, max: 1, noNaN: true }), cut: fc.nat(60), put })
+  let refused = 0
+  fc.assert(
+    fc.property(fc.array(wound, { minLength: 1, maxLength: 5 }), (wounds) => {
+      let text = whole
+      for (const { at, cut, put: by } of wounds) {
+        const from = Math.floor(at * text.length)
+        text = text.slice(0, from) + by + text.slice(from + cut)
+      }
+      const began = performance.now()
+      const { rows, errors } = readCsv(text)
+      for (const row of rows) {
+        expect(row.size === undefined).toBe(row.errors.length > 0)
+        if (row.size)
+          expect(sizeSchema.safeParse({ ...row.size, id: randomUUID(), version: 0 }).success).toBe(true)
+        else refused++
+      }
+      refused += errors.length
+      expect(performance.now() - began).toBeLessThan(2_000)
+    }),
+    { numRuns: 10_000 },
+  )
+  expect(refused).toBeGreaterThan(1_000)
 })
