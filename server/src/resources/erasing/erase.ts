@@ -62,6 +62,11 @@ export async function erase(practice: Practice, kind: ErasedKind, id: string): P
     run(`DELETE FROM tries WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM jobs WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM looks WHERE visit_id IN (${VISITS[kind]})`)
+    // A pattern of another horse that was begun from one of these no longer names it, nor whose it was.
+    run(`UPDATE patterns SET forked_from = NULL
+      WHERE forked_from IS NOT NULL AND json_extract(forked_from, '$.id') IN (${PATTERNS[kind]})`)
+    run(`UPDATE pattern_versions SET body = json_remove(body, '$.forkedFrom')
+      WHERE instr(body, '"forkedFrom"') > 0 AND json_extract(body, '$.forkedFrom.id') IN (${PATTERNS[kind]})`)
     run(`DELETE FROM pattern_versions WHERE pattern_id IN (${PATTERNS[kind]})`)
     // A foot of another horse that wears such a pattern keeps its measures.
     run(`UPDATE foot_records SET pattern_id = NULL WHERE pattern_id IN (${PATTERNS[kind]})`)

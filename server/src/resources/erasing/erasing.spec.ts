@@ -61,6 +61,21 @@ describe('erasing', () => {
     expect(bed.practice.owners.get(one.owner.id)).toBeDefined()
   })
 
+  it('leaves no name of what was erased where another pattern was begun from it', async () => {
+    const one = shod('Quillwort', 'sedge')
+    const other = shod('Elm', 'samphire')
+    const { id, version, name } = one.pattern
+    savePattern(bed.practice, {
+      ...{ ...other.pattern, id: randomUUID(), version: 0, name: 'Begun from it' },
+      forkedFrom: { id, version, name, horse: 'Quillwort', mirrored: false },
+    })
+    await api().post(`/api/horses/${one.horse.id}/erase`).send({ version: 1 }).expect(200)
+    const [kept] = bed.practice.patterns.list("name = 'Begun from it'")
+    expect(kept).not.toHaveProperty('forkedFrom')
+    expect(bed.practice.patterns.versions(kept!.id)[0]).not.toHaveProperty('forkedFrom')
+    expect(inFile('Quillwort')).toBe(false)
+  })
+
   it('takes an owner out with all horses, and a visit without the patterns made at it', async () => {
     const one = shod('Ash', 'quillwort')
     await api().post(`/api/visits/${one.visit.id}/erase`).send({ version: 1 }).expect(200)

@@ -60,6 +60,7 @@ export function rebaseHistory(
     if (!draft) return step
     const { record, pattern } = draft.base
     const base = {
+      ...draft.base,
       record: record?.id === was.record?.id ? now.record : record,
       pattern: pattern?.id === was.pattern?.id ? now.pattern : pattern,
     }
