@@ -1,6 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http'
 import { TestBed } from '@angular/core/testing'
 import { MatSnackBar } from '@angular/material/snack-bar'
+import { Router } from '@angular/router'
 import type { FootRecord, Pattern, Visit } from '@crescent/core'
 import { Actions, provideEffects } from '@ngrx/effects'
 import { Store, type Action } from '@ngrx/store'
@@ -10,6 +11,7 @@ import { Api, conflictOf, failureText, isGone, isPassing } from './api'
 import * as benchEffects from './bench/bench.effects'
 import { benchActions, benchFeature } from './bench/bench.feature'
 import type { SaveRequest } from './bench/bench.state'
+import { recordsActions } from './records/records.feature'
 
 const refusal = (status: number, body: unknown) => new HttpErrorResponse({ status, error: body })
 const REQUEST: SaveRequest = { side: 'LF', name: 'Set', asNew: true, newPatternId: 'np', newRecordId: 'nr' }
@@ -141,6 +143,16 @@ describe('saving from the Bench', () => {
     store().dispatch(benchActions.changeVisit({ changes: { feet } }))
     expect(state().page!.visit).toMatchObject({ version: 7, notes: 'from the truck', feet })
     expect(store().selectSignal(benchFeature.selectWork)()).toEqual({ LH: 'bare' })
+  })
+
+  it('has a horse read again whose page was opened before its visit was stored, and no other', () => {
+    const url = vi.spyOn(TestBed.inject(Router), 'url', 'get')
+    const read = () => done.filter((action) => action.type === recordsActions.openHorse.type)
+    store().dispatch(benchActions.changeVisit({ changes: { notes: 'still on the Bench' } }))
+    expect(read()).toEqual([])
+    url.mockReturnValue(`/stable/${PAGE.horse.id}`)
+    store().dispatch(benchActions.changeVisit({ changes: { notes: 'gone on' } }))
+    expect(read()).toEqual([recordsActions.openHorse({ id: PAGE.horse.id })])
   })
 
   it('two quick changes of the feet both stay, and those another window made', async () => {

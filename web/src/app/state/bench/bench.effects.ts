@@ -32,6 +32,7 @@ import { Tells } from '../../common/tells'
 import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
 import type { History } from '../history'
 import { browserStore } from '../browser-store'
+import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectFindings } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
@@ -105,6 +106,17 @@ export const leaveTakenBack = createEffect(
       filter(({ visit }) => visit.archived),
       tap(({ visit }) => void router.navigate(['/stable', visit.horseId])),
       map(() => settingsActions.change({ changes: { lastVisit: null } })),
+    ),
+  { functional: true },
+)
+
+/** A horse whose page was opened before its visit was stored is read once more: it would show the visit as it was. */
+export const horseReadAgain = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(benchActions.visitChanged),
+      filter(({ visit }) => router.url.startsWith(`/stable/${visit.horseId}`)),
+      map(({ visit }) => recordsActions.openHorse({ id: visit.horseId })),
     ),
   { functional: true },
 )
