@@ -1,0 +1,266 @@
+import fc from 'fast-check'
+import { Matrix, SingularValueDecomposition } from 'ml-matrix'
+import { describe, expect, it } from 'vitest'
+import { cameraAt } from '../made-up/camera'
+import { madeUpPhotograph, type PhotoTruth } from '../made-up/photograph'
+import type { Vec } from '../geometry/vector'
+import { lengthAlong, nearestAlong } from '../geometry/walked'
+import { bestPath } from './best-path'
+import { planeByLength } from './by-length'
+import { CARDS, cornersOf, squaresOf } from './card'
+import { labOf } from './colours'
+import { viewAbove } from './height'
+import type { Picture } from './picture'
+import { placeAt, planeSeen, seenAt } from './plane'
+import { cardSeen, traceIn, tracePhoto } from './trace-photo'
+
+const SQUARE = CARDS[0]!
+const off = (a: Vec, b: Vec) => Math.hypot(a[0] - b[0], a[1] - b[1])
+
+/** Some camera over the card. */
+const anyStand = fc.record({
+  tilt: fc.double({ min: 0, max: 40, noNaN: true }),
+  toward: fc.double({ min: 0, max: 360, noNaN: true }),
+  turn: fc.double({ min: -180, max: 180, noNaN: true }),
+  bend: fc.double({ min: -0.02, max: 0.02, noNaN: true }),
+  focal35: fc.integer({ min: 22, max: 60 }),
+})
+const camera = (stand: Omit<Parameters<typeof cameraAt>[0], 'width' | 'height' | 'middle' | 'across'>) =>
+  cameraAt({ ...stand, width: 4000, height: 3000, middle: [40, 10], across: 280 })
+
+/** How far a line lies from the true one on the whole, and for all but a twentieth of it, mm. */
+function against(line: readonly Vec[], truth: readonly Vec[]): { mean: number; most: number } {
+  const offs = line.map((point) => nearestAlong(truth, point).off).sort((a, b) => a - b)
+  return { mean: offs.reduce((a, b) => a + b) / offs.length, most: offs[Math.floor(offs.length * 0.95)]! }
+}
+const round = (line: readonly Vec[]): Vec[] => [...line, line[0]!]
+const asked = (truth: PhotoTruth) => ({
+  object: truth.object,
+  card: truth.card,
+  height: truth.height,
+  focal35: truth.focal35,
+  taps: truth.taps,
+})
+
+describe('the plane of a card', () => {
+  const corners = cornersOf(SQUARE).flat()
+
+  it('carries places to where a pinhole behind its lens sees them, and back', () => {
+    fc.assert(
+      fc.property(anyStand, fc.double({ min: -180, max: 180, noNaN: true }), (stand, x) => {
+        const sees = camera(stand)
+        const seen = planeSeen(
+          corners,
+          corners.map((corner) => sees.pixelOf(corner, 0)),
+          sees,
+        )
+        const place: Vec = [x, x / 3]
+        // What is far from the card is only as sure as the lens: beyond a tenth of a mm nothing is claimed.
+        expect(off(placeAt(seen.view, sees.pixelOf(place, 0)), place)).toBeLessThan(
+          stand.bend === 0 ? 1e-6 : 0.1,
+        )
+        expect(off(placeAt(seen.view, seenAt(seen.view, place)), place)).toBeLessThan(1e-6)
+        expect(seen.residual).toBeLessThan(0.01)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('is the homography that a singular value decomposition finds', () => {
+    const sees = camera({ tilt: 28, toward: 70, turn: 12, bend: 0, focal35: 26 })
+    const pixels = corners.map((corner) => sees.pixelOf(corner, 0))
+    const rows = corners.flatMap(([x, y], i) => {
+      const [u, v] = [pixels[i]![0] / 4000, pixels[i]![1] / 4000]
+      return [
+        [x / 100, y / 100, 1, 0, 0, 0, (-u * x) / 100, (-u * y) / 100, -u],
+        [0, 0, 0, x / 100, y / 100, 1, (-v * x) / 100, (-v * y) / 100, -v],
+      ]
+    })
+    const v = new SingularValueDecomposition(new Matrix(rows)).rightSingularVectors.getColumn(8)
+    const view = planeSeen(corners, pixels, sees).view
+    fc.assert(
+      fc.property(
+        fc.double({ min: -150, max: 150, noNaN: true }),
+        fc.double({ min: -90, max: 90, noNaN: true }),
+        (x, y) => {
+          const [a, b] = [x / 100, y / 100]
+          const w = v[6]! * a + v[7]! * b + v[8]!
+          const other: Vec = [
+            ((v[0]! * a + v[1]! * b + v[2]!) / w) * 4000,
+            ((v[3]! * a + v[4]! * b + v[5]!) / w) * 4000,
+          ]
+          expect(off(seenAt(view, [x, y]), other)).toBeLessThan(1e-3)
+        },
+      ),
+    )
+  })
+
+  it('lies lower than what stands on it: said heights come out, unsaid ones make a foot wider', () => {
+    const sees = camera({ tilt: 25, toward: 200, turn: 5, bend: 0, focal35: 26 })
+    const { view } = planeSeen(
+      corners,
+      corners.map((corner) => sees.pixelOf(corner, 0)),
+      sees,
+    )
+    const [left, right]: Vec[] = [
+      [90, 30],
+      [215, 30],
+    ]
+    const width = (height: number) => {
+      const above = viewAbove(view, height, 26)
+      return off(placeAt(above, sees.pixelOf(left!, 9)), placeAt(above, sees.pixelOf(right!, 9)))
+    }
+    expect(width(9)).toBeCloseTo(125, 2)
+    expect(width(0)).toBeGreaterThan(127)
+  })
+
+  it('without a card is as long as it was measured, and no more', () => {
+    const plane = planeByLength([100, 500], [1100, 500], 127, { width: 1600, height: 1200 })
+    const [a, b]: Vec[] = [placeAt(plane.view, [300, 300]), placeAt(plane.view, [300, 1300])]
+    expect(off(a!, b!)).toBeCloseTo(127, 9)
+    expect(a![1]).toBeGreaterThan(b![1])
+  })
+})
+
+describe('marks', () => {
+  it('are those of the public dictionary, twelve squares apart whichever way they are turned', () => {
+    const turned = (squares: boolean[][]) =>
+      squares.map((row, i) => row.map((_, j) => squares[row.length - 1 - j]![i]!))
+    const differ = (a: boolean[][], b: boolean[][]) =>
+      a.flat().filter((black, i) => black !== b.flat()[i]).length
+    for (let a = 0; a < 4; a++)
+      for (let b = 0; b < 4; b++) {
+        let other = squaresOf(b)
+        for (let quarter = 0; quarter < 4; quarter++) {
+          if (a !== b || quarter > 0) expect(differ(squaresOf(a), other)).toBeGreaterThanOrEqual(12)
+          other = turned(other)
+        }
+      }
+  })
+})
+
+describe('colours', () => {
+  it('are as they are published', () => {
+    // CIE L*a*b* of sRGB white, black, red and mid grey under D65 (from memory).
+    for (const [rgb, lab] of [
+      [
+        [255, 255, 255],
+        [100, 0, 0],
+      ],
+      [
+        [0, 0, 0],
+        [0, 0, 0],
+      ],
+      [
+        [255, 0, 0],
+        [53.24, 80.09, 67.2],
+      ],
+      [
+        [119, 119, 119],
+        [50.03, 0, 0],
+      ],
+    ] as const) {
+      const [r, g, b] = rgb
+      labOf(r, g, b).forEach((value, i) => expect(value).toBeCloseTo(lab[i]!, 1))
+    }
+  })
+})
+
+describe('a best path', () => {
+  it('costs no more than any other, tried one by one', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 9, noNaN: true }), { minLength: 15, maxLength: 15 }),
+        (costs) => {
+          const cost = (path: readonly number[]) =>
+            path.reduce(
+              (sum, k, i) => sum + costs[i * 3 + k]! + (i > 0 ? 0.7 * (k - path[i - 1]!) ** 2 : 0),
+              0,
+            )
+          const all = Array.from({ length: 3 ** 5 }, (_, n) =>
+            Array.from({ length: 5 }, (_each, i) => Math.floor(n / 3 ** i) % 3),
+          )
+          const path = bestPath({ columns: 5, offsets: 3, values: Float32Array.from(costs) }, 0.7, 2, false)
+          expect(cost(path)).toBeCloseTo(Math.min(...all.map(cost)), 4)
+        },
+      ),
+    )
+  })
+})
+
+describe('a photograph', () => {
+  const made = (wish: Omit<Parameters<typeof madeUpPhotograph>[0], 'width'>) =>
+    madeUpPhotograph({ ...wish, width: 1200 })
+
+  it('of a foot is followed to a fraction of a mm, and its marks to a fraction of a pixel', () => {
+    const { picture, truth } = made({ seed: 4, tilt: 20, height: 6, tapping: 4 })
+    const seen = cardSeen(picture)
+    if (!seen.ok) throw new Error(seen.problem)
+    for (const { id, corners } of seen.marks)
+      corners.forEach((corner, i) => expect(off(corner, truth.marks[id]![i]!)).toBeLessThan(0.3))
+    const traced = tracePhoto(picture, asked(truth))
+    if (!traced.ok) throw new Error(traced.problem)
+    const { mean, most } = against(traced.outline, round(truth.outline))
+    expect(mean).toBeLessThan(0.3)
+    expect(most).toBeLessThan(0.8)
+    // It begins at the outer heel, runs over the toe, and goes the whole way round.
+    expect(off(traced.outline[0]!, truth.outline[0]!)).toBeLessThan(6)
+    expect(lengthAlong(round(traced.outline))).toBeCloseTo(lengthAlong(round(truth.outline)), -1)
+    expect(traced.doubtful).toEqual([])
+    expect(traced.marks.every(({ found }) => found)).toBe(true)
+    expect(traced.residual).toBeLessThan(0.05)
+  })
+
+  it('on a sheet with the foot in its opening needs no mark beside it', () => {
+    const { picture, truth } = made({ seed: 2, tilt: 14, card: 'frame' })
+    const traced = tracePhoto(picture, asked(truth))
+    if (!traced.ok) throw new Error(traced.problem)
+    expect(against(traced.outline, round(truth.outline)).mean).toBeLessThan(0.3)
+  })
+
+  it('says what is doubtful where wall and ground look alike, and does not claim it', () => {
+    const { picture, truth } = made({ seed: 3, tilt: 5, alike: true })
+    const traced = tracePhoto(picture, asked(truth))
+    if (!traced.ok) throw new Error(traced.problem)
+    const long = lengthAlong(round(traced.outline))
+    expect(against(traced.outline, round(truth.outline)).mean).toBeGreaterThan(3)
+    expect(traced.doubtful.reduce((sum, [from, to]) => sum + to - from, 0)).toBeGreaterThan(long * 0.9)
+  })
+
+  it('is refused in words: no mark, half a card, taps outside, taps crosswise, taps in one place', () => {
+    const { picture, truth } = made({ seed: 4, tilt: 10 })
+    const refused = (seen: Picture, work = asked(truth)) => {
+      const traced = tracePhoto(seen, work)
+      return traced.ok ? '' : traced.problem
+    }
+    const [left, right] = [
+      Math.min(...truth.marks.flat().map(([u]) => u)),
+      Math.max(...truth.marks.flat().map(([u]) => u)),
+    ]
+    const blank = (from: number): Picture => {
+      const data = picture.data.slice()
+      for (let i = 0; i < data.length; i += 4) {
+        const u = (i / 4) % picture.width
+        if (u > from && u < right + 20) data.fill(150, i, i + 3)
+      }
+      return { ...picture, data }
+    }
+    expect(refused(blank(left - 20))).toContain('No mark')
+    expect(refused(blank((left + right) / 2))).toContain('two marks')
+    const { taps } = truth
+    expect(refused(picture, { ...asked(truth), taps: { ...taps, toe: [-5, 10] } })).toContain(
+      'Toe: the tap lies outside',
+    )
+    expect(
+      refused(picture, {
+        ...asked(truth),
+        taps: { ...taps, lateralHeel: taps.medialHeel, medialHeel: taps.lateralHeel },
+      }),
+    ).toContain('across each other')
+    expect(
+      refused(picture, { ...asked(truth), taps: { ...taps, lateralWidest: taps.medialWidest } }),
+    ).toContain('too near')
+    const coarse = planeByLength([0, 0], [60, 0], 127, picture)
+    expect(traceIn(picture, coarse, asked(truth))).toMatchObject({ ok: false })
+  })
+})

@@ -1,0 +1,223 @@
+import type { Vec } from '../geometry/vector'
+import { nearestAlong, stationsAlong } from '../geometry/walked'
+import { CARDS, cornersOf, MARK_IDS, type Card } from './card'
+import { footEdge, type FollowedEdge, type Looks, type Progress } from './foot-edge'
+import { viewAbove } from './height'
+import { findMarks, type FoundMark } from './marks'
+import { greyOf, smaller, type Picture } from './picture'
+import { fineness, placeAt, planeSeen, type SeenPlane } from './plane'
+import { shoeEdge } from './shoe-edge'
+import { PHOTO_TAPS, ROUND, type PhotoTap, type SevenTaps } from './taps'
+
+/** What is asked of a photograph. */
+export interface PhotoWork {
+  object: 'foot' | 'shoe'
+  card?: Card['key']
+  /** From the middle of mark 0 to that of mark 1 as it was printed, mm. */
+  centreDistance?: number
+  /** What lies above the card's plane, mm. */
+  height?: number
+  /** Of the camera, mm on 35 mm film, where the picture says it. */
+  focal35?: number
+  /** Pixels of the upright picture. */
+  taps: SevenTaps
+}
+
+/** The plane of a card in a picture, with its marks. */
+export interface CardSeen extends SeenPlane {
+  marks: FoundMark[]
+}
+
+/** An outline out of a photograph, mm in the card's plane: origin in the middle of its marks, x from mark 0 to mark 1. */
+export interface PhotoTrace {
+  /** Of a foot closed round it, from the outer heel on over the toe; of a shoe its outer rim from heel to heel. */
+  outline: Vec[]
+  inner?: Vec[]
+  holes?: Vec[]
+  /** How far the marks lie from where they should, mm. */
+  residual: number
+  marks: { id: number; found: boolean }[]
+  /** Stretches of the outline where its edge is doubtful: from and to, mm along it from its first point. */
+  doubtful: [number, number][]
+}
+
+/** What came of it: an outline, or a sentence that says why there is none. */
+export type Traced<T> = ({ ok: true } & T) | { ok: false; problem: string }
+
+/** An edge less clear than this asks for a look. */
+const CLEAR = 0.34
+/** Pixels to a mm that colours need. */
+const COARSE = 4
+/** The least that an edge needs, pixels to a mm. */
+const LEAST_FINE = 1.5
+
+/** The card in a picture. @param centreDistance mm between its marks 0 and 1 as printed; as meant where it is not said */
+export function cardSeen(
+  picture: Picture,
+  key: Card['key'] = 'square',
+  centreDistance?: number,
+): Traced<CardSeen> {
+  const marks = findMarks(picture, greyOf(picture))
+  const card = CARDS.find((each) => each.key === key)!
+  if (marks.length === 0)
+    return {
+      ok: false,
+      problem: 'No mark of the scale card was found: all four must be seen whole, sharp and without glare.',
+    }
+  if (marks.length < 3)
+    return {
+      ok: false,
+      problem: `Only ${marks.length === 1 ? 'one mark' : 'two marks'} of the scale card ${marks.length === 1 ? 'was' : 'were'} found: at least three of four must be seen whole.`,
+    }
+  const corners = cornersOf(card, (centreDistance ?? card.across) / card.across)
+  const seen = planeSeen(
+    marks.flatMap(({ id }) => corners[id]!),
+    marks.flatMap((mark) => mark.corners),
+    picture,
+  )
+  return { ok: true, ...seen, marks }
+}
+
+/** Follows the edge of a foot or a shoe in a photograph with a scale card. */
+export function tracePhoto(
+  picture: Picture,
+  work: PhotoWork,
+  progress: Progress = () => undefined,
+): Traced<PhotoTrace> {
+  const seen = cardSeen(picture, work.card, work.centreDistance)
+  if (!seen.ok) return seen
+  progress(0.3)
+  const traced = traceIn(picture, seen, work, (share) => progress(0.3 + 0.7 * share))
+  if (!traced.ok) return traced
+  const found = new Set(seen.marks.map(({ id }) => id))
+  return {
+    ...traced,
+    residual: seen.residual,
+    marks: MARK_IDS.map((id) => ({ id, found: found.has(id) })),
+  }
+}
+
+/** The same where the plane is known: by a card that was found before, or by a length in the picture. */
+export function traceIn(
+  picture: Picture,
+  plane: SeenPlane,
+  { object, height = 0, focal35, taps }: Pick<PhotoWork, 'object' | 'height' | 'focal35' | 'taps'>,
+  progress: Progress = () => undefined,
+): Traced<Omit<PhotoTrace, 'residual' | 'marks'>> {
+  const outside = PHOTO_TAPS.find(({ key }) => {
+    const [u, v] = taps[key]
+    return !(u >= 0 && v >= 0 && u < picture.width && v < picture.height)
+  })
+  if (outside) return { ok: false, problem: `${outside.label}: the tap lies outside the picture.` }
+  const view = viewAbove(plane.view, height, focal35)
+  const places = Object.fromEntries(
+    PHOTO_TAPS.map(({ key }): [PhotoTap, Vec] => [key, placeAt(view, taps[key])]),
+  ) as SevenTaps
+  const problem = whyNoThing(places)
+  if (problem) return { ok: false, problem }
+  const fine = fineness(view, places.toe)
+  if (!(fine >= LEAST_FINE))
+    return {
+      ok: false,
+      problem: 'The picture is too coarse for an edge: take it from nearer, or at its full size.',
+    }
+  const by = Math.max(1, Math.min(6, Math.floor(fine / COARSE)))
+  const looks: Looks = {
+    full: { picture, view, by: 1 },
+    coarse: by === 1 ? { picture, view, by: 1 } : { picture: smaller(picture, by), view, by },
+  }
+  if (object === 'foot') {
+    const edge = fromHeel(footEdge(looks, places, progress), places)
+    return { ok: true, outline: rounded(edge.line), doubtful: doubtfulOf(beside(edge, places)) }
+  }
+  const { outer, inner, holes } = shoeEdge(looks, places, progress)
+  const [rim, within] = [fromHeel(outer, places), fromHeel(inner, places)]
+  return {
+    ok: true,
+    outline: rounded(rim.line),
+    inner: rounded(within.line),
+    holes: rounded(holes),
+    doubtful: doubtfulOf(rim),
+  }
+}
+
+/** Taps that cannot be a foot's or a shoe's, in words. */
+function whyNoThing(places: SevenTaps): string | undefined {
+  const off = (a: PhotoTap, b: PhotoTap) =>
+    Math.hypot(places[a][0] - places[b][0], places[a][1] - places[b][1])
+  const wide = off('lateralWidest', 'medialWidest')
+  const long = (off('toe', 'lateralHeel') + off('toe', 'medialHeel')) / 2
+  if (!(wide > 40 && wide < 320 && long > 40 && long < 360))
+    return 'The taps lie too near to each other or too far apart for a foot or a shoe: tap each of the seven places once more.'
+  const side = (key: PhotoTap) => {
+    const [x, y] = places[key]
+    const [ax, ay] = [
+      (places.lateralHeel[0] + places.medialHeel[0]) / 2,
+      (places.lateralHeel[1] + places.medialHeel[1]) / 2,
+    ]
+    return (places.toe[0] - ax) * (y - ay) - (places.toe[1] - ay) * (x - ax)
+  }
+  const outer = ['lateralHeel', 'lateralWidest', 'lateralToeQuarter'] as const
+  const inner = ['medialHeel', 'medialWidest', 'medialToeQuarter'] as const
+  const sign = Math.sign(side('lateralWidest'))
+  if (!outer.every((key) => side(key) * sign > 0) || !inner.every((key) => side(key) * sign < 0))
+    return 'The taps of the outer and of the inner side lie across each other: tap each of the seven places once more.'
+  return undefined
+}
+
+/** A closed edge from the outer heel on over the toe; an open one from the outer heel on. */
+function fromHeel(
+  { line, clear, closed }: FollowedEdge,
+  { lateralHeel, lateralWidest, medialHeel }: SevenTaps,
+): FollowedEdge {
+  const off = (i: number, [x, y]: Vec) => Math.hypot(line[i]![0] - x, line[i]![1] - y)
+  if (!closed)
+    return off(0, lateralHeel) <= off(0, medialHeel)
+      ? { line, clear, closed }
+      : { line: [...line].reverse(), clear: [...clear].reverse(), closed }
+  const nearest = (tap: Vec) => line.reduce((best, _, i) => (off(i, tap) < off(best, tap) ? i : best), 0)
+  const [start, next, end] = [lateralHeel, lateralWidest, medialHeel].map(nearest) as [number, number, number]
+  const n = line.length
+  const ahead = (from: number, to: number) => (to - from + n) % n
+  const forward = ahead(start, next) < ahead(start, end)
+  const order = Array.from({ length: n }, (_, i) => (forward ? start + i : start - i + n) % n)
+  return { line: order.map((i) => line[i]!), clear: order.map((i) => clear[i]!), closed }
+}
+
+/** Taps lie so near to an edge that was followed rightly, mm: each of them, and all of them on the whole. */
+const TAP_OFF = 4.6
+const TAPS_OFF = 3.2
+/** How far to both sides a tap that is off is a reason to look, mm. */
+const LOOK = 15
+
+/** An edge that does not keep to the taps is doubtful, however clear it is: it may be another one, the white line. */
+function beside(edge: FollowedEdge, places: SevenTaps): FollowedEdge {
+  const taps = ROUND.map((key) => places[key])
+  const stations = stationsAlong(edge.line)
+  const near = taps.map((tap) => nearestAlong(edge.line, tap, stations))
+  if (near.reduce((sum, { off }) => sum + off, 0) / near.length > TAPS_OFF)
+    return { ...edge, clear: edge.clear.map(() => 0) }
+  const wrong = near.filter(({ off }) => off > TAP_OFF)
+  return {
+    ...edge,
+    clear: edge.clear.map((clear, i) =>
+      wrong.some(({ station }) => Math.abs(station - stations[i]!) < LOOK) ? 0 : clear,
+    ),
+  }
+}
+
+/** Stretches that are not clear, those shorter than a few mm left out, those that nearly touch joined. */
+function doubtfulOf({ line, clear }: FollowedEdge): [number, number][] {
+  const stations = stationsAlong(line)
+  const found: [number, number][] = []
+  clear.forEach((value, i) => {
+    if (value >= CLEAR) return
+    const last = found[found.length - 1]
+    if (last && stations[i]! - last[1] < 4) last[1] = stations[i]!
+    else found.push([stations[i]!, stations[i]!])
+  })
+  return found.filter(([from, to]) => to - from >= 2.5).map(([from, to]) => [round(from), round(to)])
+}
+
+const round = (mm: number): number => Math.round(mm * 1000) / 1000
+const rounded = (line: readonly Vec[]): Vec[] => line.map(([x, y]): Vec => [round(x), round(y)])
