@@ -14,6 +14,7 @@ export const HOUSE = [
       'workshop',
       'tracing',
       'photographs',
+      'photo-tracing',
       'foot',
       'radiographs',
       'shoe',

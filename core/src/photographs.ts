@@ -1,16 +1,7 @@
-// The front door to photographs: the scale card, the plane it lies in, the edge of a foot or a shoe followed.
-export { CARDS, cornersOf, MARK_IDS, PRINTED_LINE, squaresOf, type Card } from './photographs/card'
+// The front door to what a photograph is worked with: its card, how its plane is seen, its taps, the knots of its line.
+export { CARDS, cornersOf, MARK_IDS, PRINTED_LINE, type Card } from './photographs/card'
 export { MOST_PIXELS, type Picture } from './photographs/picture'
-export { placeAt, seenAt, type SeenPlane, type View } from './photographs/plane'
-export { viewAbove } from './photographs/height'
-export { planeByLength } from './photographs/by-length'
+export { placeAt, seenAt, type View } from './photographs/view'
 export { PHOTO_TAPS, type PhotoTap, type SevenTaps } from './photographs/taps'
-export {
-  cardSeen,
-  traceIn,
-  tracePhoto,
-  type CardSeen,
-  type PhotoTrace,
-  type PhotoWork,
-  type Traced,
-} from './photographs/trace-photo'
+export { knotsOf, lineThrough, withKnot, withoutKnot } from './photographs/knots'
+export type { CardSeen, PhotoTrace, PhotoWork, Traced } from './photographs/trace-photo'

@@ -37,7 +37,8 @@ export function makeApp(
         directives: {
           'script-src': ["'self'"],
           'style-src': ["'self'", "'unsafe-inline'"],
-          'img-src': ["'self'", 'data:'],
+          // A photograph is shown from the browser's own memory before anything of it is stored.
+          'img-src': ["'self'", 'data:', 'blob:'],
           // Served over plain http on this machine: nothing to upgrade to.
           'upgrade-insecure-requests': null,
         },

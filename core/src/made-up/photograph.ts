@@ -1,5 +1,6 @@
 import { add, rotated, type Vec } from '../geometry/vector'
-import { CARDS, cornersOf, squaresOf, type Card } from '../photographs/card'
+import { CARDS, cornersOf, type Card } from '../photographs/card'
+import { squaresOf } from '../photographs/squares'
 import type { Picture } from '../photographs/picture'
 import type { SevenTaps } from '../photographs/taps'
 import { cameraAt, type Camera } from './camera'

@@ -1,5 +1,6 @@
 import { distance, type Vec } from '../geometry/vector'
-import type { SeenPlane, View } from './plane'
+import type { SeenPlane } from './plane'
+import type { View } from './view'
 
 /**
  * The plane of a picture without a card: taken from straight above, its scale by one length in it. Rougher than a card: a

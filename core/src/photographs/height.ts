@@ -1,5 +1,5 @@
 import { Matrix, inverse } from 'ml-matrix'
-import type { View } from './plane'
+import type { View } from './view'
 
 /** What a phone's main camera usually has where the picture does not say: mm on 35 mm film. From memory. */
 const USUAL_FOCAL_35 = 26

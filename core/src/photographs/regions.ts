@@ -3,7 +3,7 @@ import { outFrom, type Band } from './band'
 import { Colours, labAt, type Lab } from './colours'
 import type { Vec } from '../geometry/vector'
 import type { Picture } from './picture'
-import { seenAt, type View } from './plane'
+import { seenAt, type View } from './view'
 
 /** A picture of a plane, made smaller by a whole number for what needs no more. */
 export interface Looked {

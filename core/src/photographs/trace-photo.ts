@@ -5,7 +5,8 @@ import { footEdge, type FollowedEdge, type Looks, type Progress } from './foot-e
 import { viewAbove } from './height'
 import { findMarks, type FoundMark } from './marks'
 import { greyOf, smaller, type Picture } from './picture'
-import { fineness, placeAt, planeSeen, type SeenPlane } from './plane'
+import { planeSeen, type SeenPlane } from './plane'
+import { fineness, placeAt, type View } from './view'
 import { shoeEdge } from './shoe-edge'
 import { PHOTO_TAPS, ROUND, type PhotoTap, type SevenTaps } from './taps'
 
@@ -39,6 +40,8 @@ export interface PhotoTrace {
   marks: { id: number; found: boolean }[]
   /** Stretches of the outline where its edge is doubtful: from and to, mm along it from its first point. */
   doubtful: [number, number][]
+  /** How the plane of the thing itself comes into the picture. */
+  view: View
 }
 
 /** What came of it: an outline, or a sentence that says why there is none. */
@@ -128,7 +131,7 @@ export function traceIn(
   }
   if (object === 'foot') {
     const edge = fromHeel(footEdge(looks, places, progress), places)
-    return { ok: true, outline: rounded(edge.line), doubtful: doubtfulOf(beside(edge, places)) }
+    return { ok: true, outline: rounded(edge.line), doubtful: doubtfulOf(beside(edge, places)), view }
   }
   const { outer, inner, holes } = shoeEdge(looks, places, progress)
   const [rim, within] = [fromHeel(outer, places), fromHeel(inner, places)]
@@ -138,6 +141,7 @@ export function traceIn(
     inner: rounded(within.line),
     holes: rounded(holes),
     doubtful: doubtfulOf(rim),
+    view,
   }
 }
 

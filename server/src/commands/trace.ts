@@ -1,7 +1,7 @@
 // Follows the edge of a foot or a shoe in a photograph: npm run -s trace -- photo.jpg taps.json
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { tracePhoto } from '@crescent/core/photographs'
+import { tracePhoto } from '@crescent/core/photo-tracing'
 import { NoPicture, readPicture } from '../formats/pictures/read-picture'
 import { firstFault, tapsFileSchema } from '../formats/pictures/taps-file'
 

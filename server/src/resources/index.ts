@@ -13,6 +13,7 @@ import { outlineRoutes } from './outlines/routes'
 import { ownerRoutes } from './owners/routes'
 import { patternFileRoutes } from './pattern-files/routes'
 import { patternRoutes } from './patterns/routes'
+import { photographRoutes } from './photographs/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
 import { radiographRoutes } from './radiographs/routes'
@@ -39,6 +40,7 @@ export const routes: readonly Route[] = [
   ...patternFileRoutes,
   ...patternRoutes,
   ...outlineRoutes,
+  ...photographRoutes,
   ...drawnRoutes,
   ...sheetRoutes,
   ...calendarRoutes,

@@ -12,6 +12,9 @@ export interface RenderedPage {
   text: string
   /** How dark a place is, 0 to 1; mm from the upper left corner. */
   dark: (x: number, y: number) => number
+  /** Its pixels, so many to a mm. */
+  picture: { width: number; height: number; data: Uint8ClampedArray }
+  pixels: number
 }
 
 /** What of the canvas of the renderer is used here. */
@@ -40,6 +43,8 @@ export async function pagesOf(file: Buffer): Promise<RenderedPage[]> {
         const at = (Math.round(y * PIXELS) * canvas.width + Math.round(x * PIXELS)) * 4
         return 1 - (data[at] ?? 255) / 255
       },
+      picture: { width: canvas.width, height: canvas.height, data },
+      pixels: PIXELS,
     })
   }
   await pdf.destroy()

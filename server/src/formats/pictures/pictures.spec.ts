@@ -1,7 +1,7 @@
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
 import { madeUpPhotograph, type PhotoWish } from '@crescent/core/made-up'
-import { tracePhoto } from '@crescent/core/photographs'
+import { tracePhoto } from '@crescent/core/photo-tracing'
 import { NoPicture, readPicture } from './read-picture'
 import { jpegOf } from './write-picture'
 

@@ -6,6 +6,7 @@ import archive from '@material-symbols/svg-400/outlined/archive.svg'
 import back from '@material-symbols/svg-400/outlined/arrow_back.svg'
 import bench from '@material-symbols/svg-400/outlined/hardware.svg'
 import caliper from '@material-symbols/svg-400/outlined/straighten.svg'
+import camera from '@material-symbols/svg-400/outlined/photo_camera.svg'
 import caution from '@material-symbols/svg-400/outlined/warning.svg'
 import check from '@material-symbols/svg-400/outlined/check_circle.svg'
 import close from '@material-symbols/svg-400/outlined/close.svg'
@@ -43,6 +44,7 @@ const ICONS = {
   back,
   bench,
   caliper,
+  camera,
   caution,
   check,
   close,

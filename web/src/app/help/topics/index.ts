@@ -16,6 +16,7 @@ import { look } from './look'
 import { map } from './map'
 import { nail } from './nail'
 import { owner } from './owner'
+import { photographed } from './photographed'
 import { rack } from './rack'
 import { round } from './round'
 import { save } from './save'
@@ -40,6 +41,7 @@ export const TOPICS: readonly HelpTopic[] = [
   gate,
   map,
   traced,
+  photographed,
   size,
   shoe,
   iron,

@@ -11,6 +11,8 @@ export interface Settings {
   theme: Theme
   /** Screen pixels in a true millimetre; 96 to the inch until the screen was measured. */
   pixelsPerMm: number
+  /** What the long line of the printed scale card measures, mm; null while nobody measured it. */
+  printedLine: number | null
   /** The visit that was on the Bench last. */
   lastVisit: string | null
 }
@@ -22,6 +24,7 @@ const USUAL: Settings = {
   denominator: 16,
   theme: 'auto',
   pixelsPerMm: 96 / 25.4,
+  printedLine: null,
   lastVisit: null,
 }
 

@@ -124,7 +124,10 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
         }
       </div>
       <div class="carry">
-        <button mat-stroked-button (click)="bringOutline()">
+        <button mat-stroked-button (click)="bringOutline('photograph')">
+          <mat-icon svgIcon="camera" />Outline from a photograph
+        </button>
+        <button mat-stroked-button (click)="bringOutline('file')">
           <mat-icon svgIcon="upload" />Outline from a file
         </button>
         <button mat-stroked-button [attr.aria-pressed]="caliper()" (click)="caliper.set(!caliper())">
@@ -231,11 +234,19 @@ export class MapStep {
     return figuresIn(group).filter(({ key }) => !traced || !SHAPED_BY_TRACE.includes(key))
   }
 
-  protected async bringOutline(): Promise<void> {
-    const traced = await this.dialogs.ask<TracedFoot>(
-      () => import('./outline-dialog').then((m) => m.OutlineDialog),
-      { width: '640px' },
-    )
+  protected async bringOutline(out: 'file' | 'photograph'): Promise<void> {
+    const traced =
+      out === 'file'
+        ? await this.dialogs.ask<TracedFoot>(() => import('./outline-dialog').then((m) => m.OutlineDialog), {
+            width: '640px',
+          })
+        : await this.dialogs.ask<TracedFoot>(
+            () => import('./photo/photo-dialog').then((m) => m.PhotoDialog),
+            {
+              width: '1080px',
+              maxWidth: '96vw',
+            },
+          )
     if (!traced) return
     this.store.dispatch(benchActions.setTrace({ traced }))
     this.settle()

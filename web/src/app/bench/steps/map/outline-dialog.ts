@@ -13,6 +13,7 @@ import { FigureText } from '../../../drawing/figure-text'
 import { HelpButton } from '../../../help/help-button'
 import { FigureField } from '../../figure-field'
 import { DRAWN_IN, OutlineComingIn, sizeOf, type DrawnIn } from './outline-coming-in'
+import { OutlineMeasures } from './outline-measures'
 import { OutlineTaps, TAPPED } from './outline-taps'
 
 /** An outline out of a file: its line, its scale and three taps make it the outline of this foot. Closes with it. */
@@ -27,6 +28,7 @@ import { OutlineTaps, TAPPED } from './outline-taps'
     MatDialogContent,
     MatDialogTitle,
     OneOf,
+    OutlineMeasures,
     OutlineTaps,
   ],
   providers: [OutlineComingIn],
@@ -71,20 +73,7 @@ import { OutlineTaps, TAPPED } from './outline-taps'
           {{ coming.next()?.ask ?? 'Tap nearer to move a place, or take the outline.' }}
         </p>
         @if (coming.foot(); as foot) {
-          <dl data-testid="outline-measures">
-            <div>
-              <dt>Width</dt>
-              <dd>{{ text.length(foot.width) }}</dd>
-            </div>
-            <div>
-              <dt>Length</dt>
-              <dd>{{ text.length(foot.length) }}</dd>
-            </div>
-            <div>
-              <dt>Heel width</dt>
-              <dd>{{ text.length(foot.heelWidth) }}</dd>
-            </div>
-          </dl>
+          <cr-outline-measures [foot]="foot" />
         }
         <cr-outline-taps
           [lines]="coming.lines()"
@@ -182,21 +171,6 @@ import { OutlineTaps, TAPPED } from './outline-taps'
     .along input {
       height: 44px;
       accent-color: var(--ember);
-    }
-    dl {
-      display: grid;
-      grid-template-columns: repeat(3, 1fr);
-      gap: 6px;
-      margin: 8px 0;
-    }
-    dt {
-      color: var(--ink-soft);
-      font-size: 0.9rem;
-    }
-    dd {
-      margin: 0;
-      font-size: 1.3rem;
-      font-weight: 650;
     }
     .wrong {
       padding: 8px 12px;

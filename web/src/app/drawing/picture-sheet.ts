@@ -1,0 +1,362 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core'
+import type { Vec } from '@crescent/core'
+
+/** A place on a picture that can be taken hold of, pixels of the picture. */
+export interface PictureMark {
+  key: string
+  /** Read to who cannot see it; written beside it where `named`. */
+  label: string
+  at: Vec
+  named?: boolean
+  /** Proposed, not set. */
+  likely?: boolean
+  /** A small one among many. */
+  small?: boolean
+}
+
+/** A line on a picture, pixels. */
+export interface PictureLine {
+  points: readonly Vec[]
+  kind: 'edge' | 'doubtful' | 'guide'
+}
+
+/** A finger takes hold of a mark this near, screen pixels. */
+const NEAR = 20
+/** How much larger the magnifier shows what is under the finger, and how wide it is as a share of the picture. */
+const LARGER = 3
+const WIDE = 0.15
+/** One arrow key moves by this share of the picture; with shift by eight times that. */
+const STEP = 1 / 900
+
+/** A picture on which places are tapped and pulled, under a magnifier, and by arrow keys. */
+@Component({
+  selector: 'cr-picture-sheet',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg
+      #sheet
+      tabindex="0"
+      role="application"
+      [attr.aria-label]="label()"
+      [attr.aria-describedby]="'keys'"
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
+      [style.aspect-ratio]="size().width + ' / ' + size().height"
+      data-testid="picture-sheet"
+      (pointerdown)="down($event)"
+      (pointermove)="move($event)"
+      (pointerup)="up($event)"
+      (pointercancel)="cancel()"
+      (keydown)="key($event)"
+    >
+      <g #picture>
+        <image
+          [attr.href]="href()"
+          [attr.width]="size().width"
+          [attr.height]="size().height"
+          [style.opacity]="opacity()"
+        />
+        @for (line of drawn(); track $index) {
+          <path [attr.d]="line.d" [attr.class]="line.kind" />
+        }
+      </g>
+      @for (mark of marks(); track mark.key) {
+        <g
+          class="mark"
+          tabindex="0"
+          role="button"
+          [class.likely]="mark.likely"
+          [class.small]="mark.small"
+          [attr.aria-label]="mark.label"
+          [attr.data-mark]="mark.key"
+          [attr.transform]="'translate(' + mark.at[0] + ' ' + mark.at[1] + ')'"
+          (keydown)="keyOn($event, mark)"
+        >
+          <circle [attr.r]="unit() * (mark.small ? 0.6 : 1)" />
+          @if (mark.named) {
+            <text
+              [attr.x]="(mark.at[0] > size().width / 2 ? -1.5 : 1.5) * unit()"
+              [attr.y]="-0.9 * unit()"
+              [attr.font-size]="unit() * 2.2"
+              [attr.text-anchor]="mark.at[0] > size().width / 2 ? 'end' : 'start'"
+            >
+              {{ mark.label }}
+            </text>
+          }
+        </g>
+      }
+      @if (cursor(); as at) {
+        <path class="cross" [attr.d]="cross(at)" />
+      }
+      @if (loupe(); as at) {
+        <clipPath id="cr-loupe"><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" /></clipPath>
+        <g clip-path="url(#cr-loupe)" pointer-events="none">
+          <rect
+            class="paper"
+            [attr.x]="at.x - at.r"
+            [attr.y]="at.y - at.r"
+            [attr.width]="2 * at.r"
+            [attr.height]="2 * at.r"
+          />
+          <g [attr.transform]="at.larger">
+            <image [attr.href]="href()" [attr.width]="size().width" [attr.height]="size().height" />
+            @for (line of drawn(); track $index) {
+              <path [attr.d]="line.d" [attr.class]="line.kind" />
+            }
+          </g>
+        </g>
+        <g pointer-events="none">
+          <circle class="rim" [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" />
+          <path class="cross" [attr.d]="cross([at.x, at.y])" />
+        </g>
+      }
+    </svg>
+    <p class="muted" id="keys">
+      Tap or hold and pull: the magnifier shows what is under the finger. By keyboard: arrows move the cross,
+      Enter sets the place; Tab goes to places that are set, arrows move them.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      max-height: min(62vh, 640px);
+      background: var(--paper);
+      border: 1px solid var(--rule);
+      border-radius: 6px;
+      cursor: crosshair;
+      touch-action: none;
+      user-select: none;
+    }
+    path {
+      fill: none;
+      vector-effect: non-scaling-stroke;
+    }
+    .edge {
+      stroke: #ffd23f;
+      stroke-width: 2.5;
+    }
+    .doubtful {
+      stroke: #ff4f3f;
+      stroke-width: 4;
+      stroke-dasharray: 1 7;
+      stroke-linecap: round;
+    }
+    .guide {
+      stroke: #6fd3ff;
+      stroke-width: 1.5;
+    }
+    .mark {
+      cursor: grab;
+      outline: none;
+    }
+    .mark circle {
+      fill: var(--ember);
+      stroke: #fff;
+      stroke-width: 2;
+      vector-effect: non-scaling-stroke;
+    }
+    .mark.small circle {
+      fill: #ffd23f;
+      stroke: #222;
+      stroke-width: 1;
+    }
+    .mark.likely circle {
+      fill: none;
+      stroke: var(--ember);
+      stroke-dasharray: 4 3;
+    }
+    .mark:focus-visible circle {
+      stroke: #fff;
+      stroke-width: 5;
+    }
+    text {
+      fill: #fff;
+      font-weight: 650;
+      paint-order: stroke;
+      stroke: #222;
+      stroke-width: 4px;
+      vector-effect: non-scaling-stroke;
+      pointer-events: none;
+    }
+    .cross {
+      stroke: #fff;
+      stroke-width: 2;
+      mix-blend-mode: difference;
+    }
+    .paper {
+      fill: var(--paper);
+    }
+    .rim {
+      fill: none;
+      stroke: #fff;
+      stroke-width: 3;
+      vector-effect: non-scaling-stroke;
+    }
+    p {
+      margin: 4px 0 0;
+      font-size: 0.85rem;
+    }
+  `,
+})
+export class PictureSheet {
+  readonly href = input.required<string>()
+  readonly size = input.required<{ width: number; height: number }>()
+  readonly label = input.required<string>()
+  readonly marks = input<readonly PictureMark[]>([])
+  readonly lines = input<readonly PictureLine[]>([])
+  readonly opacity = input(1)
+  /** A place that was tapped. */
+  readonly tapped = output<Vec>()
+  /** A mark that is held, pulled, let go, taken away. */
+  readonly held = output<string>()
+  readonly pulled = output<{ key: string; at: Vec }>()
+  readonly released = output<string>()
+  readonly removed = output<string>()
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef)
+  private readonly sheet = viewChild.required<ElementRef<SVGSVGElement>>('sheet')
+  private readonly holding = signal<{ key?: string; at: Vec } | undefined>(undefined)
+  /** The cross that arrow keys move. */
+  protected readonly cursor = signal<Vec | undefined>(undefined)
+
+  /** What a mark is as wide as, pixels of the picture. */
+  protected readonly unit = computed(() => Math.max(this.size().width, this.size().height) / 110)
+  protected readonly drawn = computed(() =>
+    this.lines().map(({ points, kind }) => ({
+      kind,
+      d: `M${points.map(([x, y]) => `${x} ${y}`).join('L')}`,
+    })),
+  )
+  protected readonly loupe = computed(() => {
+    const at = this.holding()?.at
+    if (!at) return undefined
+    const { width, height } = this.size()
+    const r = Math.min(width, height) * WIDE
+    // Above the finger, or below it where there is no room; never off the picture.
+    const y = at[1] > 2.4 * r ? at[1] - 1.5 * r : at[1] + 1.5 * r
+    const x = Math.min(width - r, Math.max(r, at[0]))
+    return { x, y, r, larger: `translate(${x} ${y}) scale(${LARGER}) translate(${-at[0]} ${-at[1]})` }
+  })
+
+  protected cross([x, y]: Vec): string {
+    const long = this.unit() * 2
+    return `M${x - long} ${y}h${2 * long}M${x} ${y - long}v${2 * long}`
+  }
+
+  protected down(event: PointerEvent): void {
+    if (event.button !== 0 || this.holding()) return
+    const at = this.placeOf(event)
+    if (!at) return
+    event.preventDefault()
+    this.sheet().nativeElement.setPointerCapture(event.pointerId)
+    this.cursor.set(undefined)
+    const key = this.markNear(event)
+    if (key === undefined) return this.holding.set({ at })
+    this.held.emit(key)
+    const mark = this.marks().find((each) => each.key === key)!
+    this.holding.set({ key, at: mark.at })
+    this.host.nativeElement.querySelector<SVGGElement>(`[data-mark="${key}"]`)?.focus({ preventScroll: true })
+  }
+
+  protected move(event: PointerEvent): void {
+    const holding = this.holding()
+    const at = holding && this.placeOf(event)
+    if (!at) return
+    this.holding.set({ ...holding, at })
+    if (holding.key !== undefined) this.pulled.emit({ key: holding.key, at })
+  }
+
+  protected up(event: PointerEvent): void {
+    const holding = this.holding()
+    this.holding.set(undefined)
+    if (!holding) return
+    if (holding.key !== undefined) return this.released.emit(holding.key)
+    this.tapped.emit(this.placeOf(event) ?? holding.at)
+  }
+
+  protected cancel(): void {
+    const holding = this.holding()
+    this.holding.set(undefined)
+    if (holding?.key !== undefined) this.released.emit(holding.key)
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (event.target !== this.sheet().nativeElement) return
+    const { width, height } = this.size()
+    const by = step(event)
+    if (by) {
+      event.preventDefault()
+      const [x, y] = this.cursor() ?? [width / 2, height / 2]
+      this.cursor.set(this.within([x + by[0] * width, y + by[1] * width]))
+    } else if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault()
+      const at = this.cursor()
+      if (at) this.tapped.emit(at)
+    }
+  }
+
+  protected keyOn(event: KeyboardEvent, mark: PictureMark): void {
+    const by = step(event)
+    const { key } = mark
+    if (by) {
+      event.preventDefault()
+      const wide = this.size().width
+      this.held.emit(key)
+      this.pulled.emit({ key, at: this.within([mark.at[0] + by[0] * wide, mark.at[1] + by[1] * wide]) })
+      this.released.emit(key)
+    } else if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault()
+      this.removed.emit(key)
+    }
+  }
+
+  private within([x, y]: Vec): Vec {
+    const { width, height } = this.size()
+    return [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))]
+  }
+
+  /** Where a pointer is, pixels of the picture. */
+  private placeOf({ clientX, clientY }: PointerEvent): Vec | undefined {
+    const seen = this.sheet().nativeElement.getScreenCTM()
+    if (!seen) return undefined
+    const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(seen.inverse())
+    return this.within([x, y])
+  }
+
+  private markNear({ clientX, clientY }: PointerEvent): string | undefined {
+    const seen = this.sheet().nativeElement.getScreenCTM()
+    if (!seen) return undefined
+    let [nearest, best] = [NEAR, undefined as string | undefined]
+    for (const { key, at, small } of this.marks()) {
+      const { x, y } = new DOMPoint(at[0], at[1]).matrixTransform(seen)
+      const off = Math.hypot(x - clientX, y - clientY) * (small ? 1.6 : 1)
+      if (off < nearest) [nearest, best] = [off, key]
+    }
+    return best
+  }
+}
+
+/** What an arrow key moves by, as shares of the picture. */
+function step({ key, shiftKey }: KeyboardEvent): Vec | undefined {
+  const by = STEP * (shiftKey ? 8 : 1)
+  const ways: Record<string, Vec> = {
+    ArrowLeft: [-by, 0],
+    ArrowRight: [by, 0],
+    ArrowUp: [0, -by],
+    ArrowDown: [0, by],
+  }
+  return ways[key]
+}

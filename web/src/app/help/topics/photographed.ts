@@ -1,0 +1,25 @@
+import type { HelpTopic } from '../help-topic'
+import { word } from './kit'
+
+export const photographed: HelpTopic = {
+  key: 'photographed',
+  title: 'Outline from a photograph',
+  lines: [
+    {
+      text: 'Print the scale card at 100 %, measure its long line with a rule once and type what it is. Lay the card beside the foot, level with the sole; or the sheet with the opening round the foot. If the sole lies nearer to the camera than the card, say by how much: unsaid, 9 mm of height make a foot some 4 mm too wide.',
+    },
+    {
+      text: 'Hold the camera straight above, a good arm’s length away. All four marks and the whole foot must be in the picture, sharp, without a shadow across the edge.',
+    },
+    {
+      text: 'Tap seven places: toe, both toe quarters, both widest places, both heels. A few mm beside them is near enough: the edge is then followed by colour. Where it is doubtful it is dotted and asks for a look; a wall of the colour of the ground may not be found at all.',
+      picture: word('buttress'),
+    },
+    {
+      text: 'Pull the line where it is wrong; a tap puts in one more knot, Delete takes one away, Undo takes back. The marks’ own error says that card and picture are sound, not that the foot lay level with the card.',
+    },
+    {
+      text: 'Without a card a length that you know in the picture gives the scale. That is rougher: nothing tells how askew the camera looked.',
+    },
+  ],
+}
