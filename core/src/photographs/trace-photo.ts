@@ -49,6 +49,8 @@ export type Traced<T> = ({ ok: true } & T) | { ok: false; problem: string }
 
 /** An edge less clear than this asks for a look. */
 const CLEAR = 0.34
+/** A stretch that is shorter, mm, is a corner of the heel or a straw: nothing to look at. */
+const SHORTEST = 4
 /** Pixels to a mm that colours need. */
 const COARSE = 4
 /** The least that an edge needs, pixels to a mm. */
@@ -220,7 +222,7 @@ function doubtfulOf({ line, clear }: FollowedEdge): [number, number][] {
     if (last && stations[i]! - last[1] < 4) last[1] = stations[i]!
     else found.push([stations[i]!, stations[i]!])
   })
-  return found.filter(([from, to]) => to - from >= 2.5).map(([from, to]) => [round(from), round(to)])
+  return found.filter(([from, to]) => to - from >= SHORTEST).map(([from, to]) => [round(from), round(to)])
 }
 
 const round = (mm: number): number => Math.round(mm * 1000) / 1000

@@ -1,7 +1,9 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   ElementRef,
   inject,
   input,
@@ -32,6 +34,8 @@ export interface PictureLine {
 
 /** A finger takes hold of a mark this near, screen pixels. */
 const NEAR = 20
+/** How wide half a mark is on the screen, pixels. */
+const MARK = 7
 /** How much larger the magnifier shows what is under the finger, and how wide it is as a share of the picture. */
 const LARGER = 3
 const WIDE = 0.15
@@ -49,8 +53,8 @@ const STEP = 1 / 900
       role="application"
       [attr.aria-label]="label()"
       [attr.aria-describedby]="'keys'"
-      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
-      [style.aspect-ratio]="size().width + ' / ' + size().height"
+      [attr.viewBox]="shown().view"
+      [style.aspect-ratio]="shown().width + ' / ' + shown().height"
       data-testid="picture-sheet"
       (pointerdown)="down($event)"
       (pointermove)="move($event)"
@@ -84,10 +88,10 @@ const STEP = 1 / 900
           <circle [attr.r]="unit() * (mark.small ? 0.6 : 1)" />
           @if (mark.named) {
             <text
-              [attr.x]="(mark.at[0] > size().width / 2 ? -1.5 : 1.5) * unit()"
+              [attr.x]="(mark.at[0] > shown().x + shown().width / 2 ? -1.5 : 1.5) * unit()"
               [attr.y]="-0.9 * unit()"
               [attr.font-size]="unit() * 2.2"
-              [attr.text-anchor]="mark.at[0] > size().width / 2 ? 'end' : 'start'"
+              [attr.text-anchor]="mark.at[0] > shown().x + shown().width / 2 ? 'end' : 'start'"
             >
               {{ mark.label }}
             </text>
@@ -121,8 +125,11 @@ const STEP = 1 / 900
       }
     </svg>
     <p class="muted" id="keys">
-      Tap or hold and pull: the magnifier shows what is under the finger. By keyboard: arrows move the cross,
-      Enter sets the place; Tab goes to places that are set, arrows move them.
+      Hold and pull: the magnifier shows what is under the finger.
+      <span>
+        By keyboard: arrows move the cross, Enter sets the place; Tab goes to places that are set, arrows move
+        them.</span
+      >
     </p>
   `,
   styles: `
@@ -205,6 +212,11 @@ const STEP = 1 / 900
       stroke-width: 3;
       vector-effect: non-scaling-stroke;
     }
+    @media (pointer: coarse) {
+      p span {
+        display: none;
+      }
+    }
     p {
       margin: 4px 0 0;
       font-size: 0.85rem;
@@ -218,6 +230,8 @@ export class PictureSheet {
   readonly marks = input<readonly PictureMark[]>([])
   readonly lines = input<readonly PictureLine[]>([])
   readonly opacity = input(1)
+  /** The part of it that is looked at, pixels; all of it where it is not said. */
+  readonly window = input<{ x: number; y: number; width: number; height: number } | undefined>()
   /** A place that was tapped. */
   readonly tapped = output<Vec>()
   /** A mark that is held, pulled, let go, taken away. */
@@ -232,8 +246,14 @@ export class PictureSheet {
   /** The cross that arrow keys move. */
   protected readonly cursor = signal<Vec | undefined>(undefined)
 
+  protected readonly shown = computed(() => {
+    const { x, y, width, height } = this.window() ?? { x: 0, y: 0, ...this.size() }
+    return { x, y, width, height, view: `${x} ${y} ${width} ${height}` }
+  })
+  /** How wide the sheet is on the screen; what is drawn on the picture is as large there on every screen. */
+  private readonly wide = signal(640)
   /** What a mark is as wide as, pixels of the picture. */
-  protected readonly unit = computed(() => Math.max(this.size().width, this.size().height) / 110)
+  protected readonly unit = computed(() => (MARK * this.shown().width) / this.wide())
   protected readonly drawn = computed(() =>
     this.lines().map(({ points, kind }) => ({
       kind,
@@ -243,13 +263,19 @@ export class PictureSheet {
   protected readonly loupe = computed(() => {
     const at = this.holding()?.at
     if (!at) return undefined
-    const { width, height } = this.size()
+    const { x: left, y: top, width, height } = this.shown()
     const r = Math.min(width, height) * WIDE
     // Above the finger, or below it where there is no room; never off the picture.
-    const y = at[1] > 2.4 * r ? at[1] - 1.5 * r : at[1] + 1.5 * r
-    const x = Math.min(width - r, Math.max(r, at[0]))
+    const y = at[1] - top > 2.4 * r ? at[1] - 1.5 * r : at[1] + 1.5 * r
+    const x = Math.min(left + width - r, Math.max(left + r, at[0]))
     return { x, y, r, larger: `translate(${x} ${y}) scale(${LARGER}) translate(${-at[0]} ${-at[1]})` }
   })
+
+  constructor() {
+    const look = new ResizeObserver(([entry]) => this.wide.set(Math.max(120, entry!.contentRect.width)))
+    afterNextRender(() => look.observe(this.sheet().nativeElement))
+    inject(DestroyRef).onDestroy(() => look.disconnect())
+  }
 
   protected cross([x, y]: Vec): string {
     const long = this.unit() * 2
@@ -295,11 +321,11 @@ export class PictureSheet {
 
   protected key(event: KeyboardEvent): void {
     if (event.target !== this.sheet().nativeElement) return
-    const { width, height } = this.size()
+    const { x: left, y: top, width, height } = this.shown()
     const by = step(event)
     if (by) {
       event.preventDefault()
-      const [x, y] = this.cursor() ?? [width / 2, height / 2]
+      const [x, y] = this.cursor() ?? [left + width / 2, top + height / 2]
       this.cursor.set(this.within([x + by[0] * width, y + by[1] * width]))
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault()
@@ -313,7 +339,7 @@ export class PictureSheet {
     const { key } = mark
     if (by) {
       event.preventDefault()
-      const wide = this.size().width
+      const wide = this.shown().width
       this.held.emit(key)
       this.pulled.emit({ key, at: this.within([mark.at[0] + by[0] * wide, mark.at[1] + by[1] * wide]) })
       this.released.emit(key)

@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common'
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import {
@@ -38,6 +39,7 @@ const SCALES: readonly { key: ScaleBy; label: string }[] = [
     MatDialogContent,
     MatDialogTitle,
     MatIcon,
+    NgTemplateOutlet,
     OneOf,
     OutlineMeasures,
     PictureSheet,
@@ -100,6 +102,25 @@ export class PhotoDialog {
       ...doubtful,
     ]
   })
+
+  /** Once the edge is followed the foot fills the sheet. */
+  protected readonly window = computed(() => {
+    const size = this.coming.size()
+    const view = this.coming.view()
+    if (!size || !view) return undefined
+    const seen = this.coming.outline().map((place) => seenAt(view, place))
+    const [left, right] = [Math.min(...seen.map(([x]) => x)), Math.max(...seen.map(([x]) => x))]
+    const [top, bottom] = [Math.min(...seen.map(([, y]) => y)), Math.max(...seen.map(([, y]) => y))]
+    const room = Math.max(right - left, bottom - top) * 0.12
+    const [x, y] = [Math.max(0, left - room), Math.max(0, top - room)]
+    return {
+      ...{ x, y },
+      width: Math.min(size.width, right + room) - x,
+      height: Math.min(size.height, bottom + room) - y,
+    }
+  })
+  /** Finer than a fiftieth of a mm nothing is claimed. */
+  protected readonly residual = computed(() => Math.max(0.02, this.coming.seen()?.residual ?? 0))
 
   constructor() {
     this.coming.line.set(this.printed() ?? PRINTED_LINE)

@@ -42,11 +42,14 @@ function sizeOf(head: Uint8Array): { width: number; height: number } | undefined
   }
 }
 
+/** The focal length as on 35 mm film: its number among the tags of a camera (Exif 2.3). */
+const FOCAL = 0xa405
+
 /** What the camera wrote of its lens; nothing where it wrote nothing that can be. */
 async function focalOf(head: Uint8Array): Promise<number | undefined> {
   const { default: exifr } = await import('exifr')
-  const tags = (await exifr.parse(head, ['FocalLengthIn35mmFormat']).catch(() => undefined)) as
-    Record<string, unknown> | undefined
-  const focal = tags?.['FocalLengthIn35mmFormat']
+  const tags = (await exifr.parse(head, { pick: [FOCAL], translateKeys: false }).catch(() => undefined)) as
+    Record<number, unknown> | undefined
+  const focal = tags?.[FOCAL]
   return typeof focal === 'number' && focal >= 8 && focal <= 400 ? focal : undefined
 }
