@@ -39,6 +39,8 @@ export interface PhotoTruth {
   tilt: number
   ground: Ground
   taps: SevenTaps
+  /** What the foot measures, or the foot that the shoe was made for, mm. */
+  foot: { width: number; length: number; heelWidth: number }
   outline: Vec[]
   inner?: Vec[]
   holes?: Vec[]
@@ -132,6 +134,7 @@ export function madeUpPhotograph(wish: PhotoWish): { picture: Picture; truth: Ph
       taps: Object.fromEntries(
         Object.entries(put.taps).map(([name, at]) => [name, tapped(at)]),
       ) as unknown as SevenTaps,
+      foot: { width: foot.width, length: foot.length, heelWidth: foot.heelWidth },
       outline: put.outline,
       ...(put.inner && { inner: put.inner, holes: put.holes }),
       marks: cornersOf(card).map((corners) => corners.map((corner) => camera.pixelOf(corner, 0))),

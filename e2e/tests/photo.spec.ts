@@ -1,0 +1,124 @@
+import { parseLength } from '@crescent/core'
+import type { Page } from '@playwright/test'
+import { PHOTO_TAPS } from '@crescent/core/photographs'
+import {
+  expect,
+  expectAccessible,
+  field,
+  onDevice,
+  openBench,
+  PHONE,
+  test,
+  typeOver,
+} from '../support/fixtures'
+import { madePhoto, onScreen } from '../support/made-photo'
+
+const made = madePhoto({ seed: 4, tilt: 18, width: 1600, tapping: 2 })
+
+async function opened(page: Page) {
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Outline from a photograph' })
+  await dialog.getByLabel('Choose a photograph').setInputFiles((await made).file)
+  await expect(dialog.getByTestId('card-seen')).toContainText('4 of 4 marks found')
+  return { dialog, sheet: dialog.getByTestId('picture-sheet'), ask: dialog.getByTestId('photo-ask') }
+}
+
+test('a photograph of the sole becomes the foot: card, seven taps, the line mended, the outline taken', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  await openBench(page, 'Fallow')
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const first = page.getByRole('dialog', { name: 'Outline from a photograph' })
+  await expectAccessible(page)
+  const choose = first.getByLabel('Choose a photograph')
+  await choose.setInputFiles({ name: 'sole.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('a text') })
+  await expect(first.getByRole('alert')).toContainText('no photograph')
+  await first.getByRole('button', { name: 'Not now' }).click()
+
+  const { dialog, sheet, ask } = await opened(page)
+  const { truth } = await made
+  for (const { key, ask: words } of PHOTO_TAPS) {
+    await expect(ask).toHaveText(words)
+    const { x, y } = await onScreen(sheet, truth.taps[key])
+    await page.mouse.click(x, y)
+  }
+  const measures = dialog.getByTestId('outline-measures')
+  await expect(measures).toContainText('Width')
+  await expectAccessible(page)
+  // A knot is pulled and the pull taken back: the figures change and come back.
+  const before = await measures.textContent()
+  const middle = async (number: number) => {
+    const box = (await dialog.getByRole('button', { name: `Knot ${number} of 41` }).boundingBox())!
+    return [box.x + box.width / 2, box.y + box.height / 2] as const
+  }
+  const [toe, one, other] = [await middle(21), await middle(1), await middle(41)]
+  const back = [toe[0] - (one[0] + other[0]) / 2, toe[1] - (one[1] + other[1]) / 2] as const
+  const long = Math.hypot(...back)
+  await page.mouse.move(...toe)
+  await page.mouse.down()
+  await page.mouse.move(toe[0] + (back[0] / long) * 40, toe[1] + (back[1] / long) * 40, { steps: 4 })
+  await page.mouse.up()
+  await expect(measures).not.toHaveText(before!)
+  await dialog.getByRole('button', { name: 'Undo' }).click()
+  await expect(measures).toHaveText(before!)
+  // So by the keys: a knot moves with the arrows.
+  await dialog.getByRole('button', { name: 'Knot 21 of 41' }).focus()
+  const ahead =
+    Math.abs(back[0]) > Math.abs(back[1]) ? (back[0] > 0 ? 'Right' : 'Left') : back[1] > 0 ? 'Down' : 'Up'
+  for (let i = 0; i < 3; i++) await page.keyboard.press(`Shift+Arrow${ahead}`)
+  await expect(measures).not.toHaveText(before!)
+  for (let i = 0; i < 3; i++) await dialog.getByRole('button', { name: 'Undo' }).click()
+  await dialog.getByRole('button', { name: 'Take this outline' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByTestId('traced')).toContainText('The outline is traced')
+  const read = parseLength(await field(page, 'width').inputValue(), 'in')
+  expect(Math.abs((read.ok ? read.mm : 0) - truth.foot.width)).toBeLessThan(1.5)
+  await typeOver(field(page, 'toeAngle'), '52')
+  await typeOver(field(page, 'wallThickness'), '3/8')
+  await expect(page.getByTestId('cut')).toBeVisible()
+})
+
+test('by keys alone: the cross is moved, Enter sets each place', async ({ page, open }) => {
+  await open('/round')
+  await openBench(page, 'Fallow')
+  const { dialog, sheet } = await opened(page)
+  const { truth, width: wide } = await made
+  await sheet.focus()
+  const step = wide / 900
+  let at: [number, number] | undefined
+  for (const { key } of PHOTO_TAPS) {
+    const [u, v] = truth.taps[key]
+    at ??= [wide / 2, (wide * 0.75) / 2]
+    for (const [axis, minus, plus] of [
+      [0, 'ArrowLeft', 'ArrowRight'],
+      [1, 'ArrowUp', 'ArrowDown'],
+    ] as const) {
+      const many = Math.round(([u, v][axis]! - at[axis]) / (step * 8))
+      for (let i = 0; i < Math.abs(many); i++) await page.keyboard.press(`Shift+${many < 0 ? minus : plus}`)
+      at[axis] += many * step * 8
+    }
+    await page.keyboard.press('Enter')
+  }
+  await expect(dialog.getByTestId('outline-measures')).toContainText('Width')
+})
+
+test('by touch on a phone: the magnifier shows what is under the finger; a length stands for the card', async ({
+  browser,
+  server,
+}) => {
+  await onDevice(browser, server, PHONE, async (page) => {
+    await openBench(page, 'Fallow')
+    const { dialog, sheet } = await opened(page)
+    const { truth } = await made
+    for (const { key } of PHOTO_TAPS) {
+      const { x, y } = await onScreen(sheet, truth.taps[key])
+      await page.touchscreen.tap(x, y)
+    }
+    await expect(dialog.getByTestId('outline-measures')).toContainText('Width')
+    await expectAccessible(page)
+    await dialog.getByRole('radio', { name: 'No card: a length I know' }).click()
+    await expect(dialog.getByTestId('photo-ask')).toHaveText('Tap one end of the length you know')
+  })
+})

@@ -1,0 +1,149 @@
+import { signal } from '@angular/core'
+import { TestBed } from '@angular/core/testing'
+import type { DrawnOutline, Taps, Vec } from '@crescent/core'
+import { PHOTO_TAPS, type View } from '@crescent/core/photographs'
+import { of, throwError } from 'rxjs'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { Api } from '../../../../state/api'
+import { PhotoComingIn } from './photo-coming-in'
+import type { PhotoAsked } from './photo-work'
+import { PhotoTracer } from './photo-tracer'
+
+/** Two pixels to a mm, y turned about. */
+const view: View = { homography: [2, 0, 400, 0, -2, 300, 0, 0, 1], bend: 0, width: 800, height: 600 }
+const round = (share: number): Vec => [
+  60 * Math.sin(share * 2 * Math.PI - 2),
+  60 * Math.cos(share * 2 * Math.PI - 2),
+]
+const outline = Array.from({ length: 200 }, (_, i) => round(i / 200))
+const pixel = ([x, y]: Vec): Vec => [400 + 2 * x, 300 - 2 * y]
+/** Heels at both ends of two thirds of the round. */
+const AT = {
+  toe: 0.33,
+  lateralToeQuarter: 0.2,
+  medialToeQuarter: 0.46,
+  lateralWidest: 0.1,
+  medialWidest: 0.56,
+  lateralHeel: 0,
+  medialHeel: 0.66,
+}
+
+let asked: PhotoAsked[]
+let doubtful: [number, number][]
+let found: boolean
+const placed = vi.fn((line: DrawnOutline, _taps: Taps) =>
+  of({ foot: { trace: [], width: line.points.length, length: 1, heelWidth: 1 }, notes: [] }),
+)
+let coming: PhotoComingIn
+
+const tracer = {
+  progress: signal(undefined),
+  ask: (one: PhotoAsked) => {
+    asked.push(one)
+    if (one.do === 'open') return Promise.resolve({ ok: true, width: 800, height: 600 })
+    if (one.do === 'card')
+      return Promise.resolve(
+        found ? { ok: true, marks: [], residual: 0.01, view } : { ok: false, problem: 'No mark was found.' },
+      )
+    return Promise.resolve({ ok: true, outline, doubtful, view })
+  },
+}
+/** The head of a picture of one pixel: a PNG as it is published (RFC 2083). */
+const png = Uint8Array.from(
+  atob('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='),
+  (c) => c.charCodeAt(0),
+)
+const photo = () => new File([png], 'foot.png')
+const tapAll = async () => {
+  for (const { key } of PHOTO_TAPS) {
+    expect(coming.next()!.key).toBe(key)
+    await coming.tap(pixel(round(AT[key])))
+  }
+}
+
+beforeEach(() => {
+  ;[asked, doubtful, found] = [[], [], true]
+  placed.mockClear()
+  TestBed.configureTestingModule({
+    providers: [
+      PhotoComingIn,
+      { provide: PhotoTracer, useValue: tracer },
+      { provide: Api, useValue: { placeOutline: placed } },
+    ],
+  })
+  URL.createObjectURL = () => 'blob:one'
+  URL.revokeObjectURL = () => undefined
+  coming = TestBed.inject(PhotoComingIn)
+})
+
+describe('a photograph that comes in', () => {
+  it('is looked at before it is opened: what is none, or is too large, is never unpacked', async () => {
+    await coming.take(new File(['a text that was called so'], 'foot.jpg'))
+    expect(coming.failure()).toContain('no photograph')
+    const heic = new File([new Uint8Array([0, 0, 0, 24]), 'ftypheic'], 'foot.heic')
+    await coming.take(heic)
+    expect(coming.failure()).toContain('HEIC')
+    const huge = png.slice()
+    new DataView(huge.buffer).setUint32(16, 20_000)
+    new DataView(huge.buffer).setUint32(20, 10_000)
+    await coming.take(new File([huge], 'foot.png'))
+    expect(coming.failure()).toContain('200 million pixels')
+    expect(asked).toEqual([])
+  })
+
+  it('asks for seven places, follows the edge once, and goes from heel to heel', async () => {
+    await coming.take(photo())
+    expect(asked.map((one) => one.do)).toEqual(['open', 'card'])
+    await tapAll()
+    expect(asked.filter((one) => one.do === 'trace')).toHaveLength(1)
+    const [line, taps] = placed.mock.calls[0]!
+    expect(line.closed).toBe(false)
+    expect(Math.hypot(...([0, 1] as const).map((i) => line.points[0]![i] - round(0)[i]))).toBeLessThan(0.5)
+    expect(Math.hypot(...([0, 1] as const).map((i) => taps.medialHeel[i] - round(0.66)[i]))).toBeLessThan(1)
+  })
+
+  it('without a mark says so and keeps the taps; the printed line and another card are looked for again', async () => {
+    found = false
+    await coming.take(photo())
+    expect(coming.failure()).toBe('No mark was found.')
+    await tapAll()
+    expect(asked.some((one) => one.do === 'trace')).toBe(false)
+    found = true
+    await coming.measuredLine(98)
+    expect(asked.at(-2)).toMatchObject({ do: 'card', centreDistance: 98 })
+    expect(asked.at(-1)).toMatchObject({ do: 'trace' })
+    await coming.scaleBy('length')
+    expect(coming.next()!.key).toBe('from')
+  })
+
+  it('a hand pulls a knot, puts one in and takes one out, and takes all of it back', async () => {
+    doubtful = [[100, 130]]
+    await coming.take(photo())
+    await tapAll()
+    const before = coming.knots()
+    const at = Math.round((115 / (60 * 2 * Math.PI * 0.66)) * (before.length - 1))
+    expect(coming.doubtful()).toHaveLength(1)
+    coming.hold()
+    coming.pull(at, [0, 0])
+    await coming.letGo()
+    expect(coming.knots()[at]).toEqual([-200, 150])
+    // What a hand drew is not doubtful any more.
+    expect(coming.doubtful()).toEqual([])
+    await coming.add(pixel(round(0.3)))
+    expect(coming.knots()).toHaveLength(before.length + 1)
+    await coming.remove(5)
+    expect(coming.knots()).toHaveLength(before.length)
+    for (let i = 0; i < 3; i++) await coming.undo()
+    expect(coming.knots()).toEqual(before)
+    expect(coming.canUndo()).toBe(false)
+  })
+
+  it('what is no foot is said, and the line stays to be mended', async () => {
+    placed.mockReturnValueOnce(throwError(() => new Error('x')) as never)
+    await coming.take(photo())
+    await tapAll()
+    expect(coming.failure()).toContain('went wrong')
+    expect(coming.knots().length).toBeGreaterThan(6)
+    expect(coming.foot()).toBeUndefined()
+  })
+})
