@@ -15,6 +15,7 @@ export const HOUSE = [
       'tracing',
       'photographs',
       'photo-tracing',
+      'dicom',
       'foot',
       'radiographs',
       'shoe',

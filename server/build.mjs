@@ -27,6 +27,7 @@ await build({
     '@crescent/core/formats': '../core/src/formats.ts',
     '@crescent/core/photographs': '../core/src/photographs.ts',
     '@crescent/core/photo-tracing': '../core/src/photo-tracing.ts',
+    '@crescent/core/dicom': '../core/src/dicom.ts',
     '@crescent/core/made-up': '../core/src/made-up.ts',
     '@crescent/core/radiographs': '../core/src/radiographs.ts',
     '@crescent/core/solid': '../core/src/solid.ts',

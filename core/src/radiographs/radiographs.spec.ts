@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { madeLimb, USUAL_LIMB, type Exposure, type LimbTruth } from '../testing/made-limb'
+import { madeLimb, USUAL_LIMB, type Exposure, type LimbTruth } from '../made-up/limb'
 import { inMm } from '../testing/made'
 import { RADIOGRAPH_POINT_KEYS } from '../terms/radiograph-points'
 import { RADIOGRAPH_FIGURES, radiographFigures, TAPPING } from './figures'

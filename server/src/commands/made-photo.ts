@@ -5,23 +5,8 @@ import { parseArgs } from 'node:util'
 import { GROUNDS, madeUpPhotograph, type PhotoWish } from '@crescent/core/made-up'
 import { CARDS } from '@crescent/core/photographs'
 import { jpegOf } from '../formats/pictures/write-picture'
+import { figure, oneOf } from './asked'
 import { failPlainly } from './plainly'
-
-/** Of many things said by name, the one that was asked for. */
-function oneOf<T extends string>(name: string, said: string | undefined, all: readonly T[]): T | undefined {
-  if (said === undefined) return undefined
-  const found = all.find((each) => each === said)
-  if (!found) throw new Error(`--${name}: one of ${all.join(', ')}`)
-  return found
-}
-
-/** A number that was asked for, within what is possible. */
-function figure(name: string, said: string | undefined, least: number, most: number): number | undefined {
-  if (said === undefined) return undefined
-  const value = Number(said)
-  if (!(value >= least && value <= most)) throw new Error(`--${name}: a number from ${least} to ${most}`)
-  return value
-}
 
 try {
   const text = { type: 'string' } as const

@@ -1,6 +1,6 @@
 import request from 'supertest'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { madeLimb, USUAL_LIMB } from '@crescent/core/testing/made-limb'
+import { madeLimb, USUAL_LIMB } from '@crescent/core/made-up/limb'
 import { makeBed, type Bed } from '../../testing'
 
 let bed: Bed

@@ -35,7 +35,7 @@ const leaning = (angle: number, long: number): Vec => [
 ]
 const plus = ([x, y]: Vec, [dx, dy]: Vec): Vec => [x + dx, y + dy]
 
-/** For tests: the places of a limb with these figures, in pixels of a picture taken so. The tip of P3 stands above x 0. */
+/** The places of a limb with these figures, in pixels of a picture taken so. The tip of P3 stands above x 0. */
 export function madeLimb(
   truth: LimbTruth,
   { mmPerPixel, turn, looksLeft }: Exposure,

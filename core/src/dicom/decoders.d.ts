@@ -1,0 +1,15 @@
+declare module 'jpeg-lossless-decoder-js' {
+  export class Decoder {
+    decompress(buffer: ArrayBufferLike, offset?: number, length?: number): ArrayBuffer
+    /** Of what was unpacked last. */
+    frame: { dimX: number; dimY: number; precision: number }
+  }
+}
+declare module '@cornerstonejs/codec-charls/decodewasmjs' {
+  const made: (options: { locateFile?: (file: string) => string }) => Promise<unknown>
+  export default made
+}
+declare module '@cornerstonejs/codec-openjpeg/decodewasmjs' {
+  const made: (options: { locateFile?: (file: string) => string }) => Promise<unknown>
+  export default made
+}

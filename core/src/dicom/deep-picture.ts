@@ -1,0 +1,62 @@
+/** A grey picture as deep as its detector saw it, row by row from its top left, after slope and intercept. */
+export interface DeepPicture {
+  width: number
+  height: number
+  data: Float32Array
+  /** Its least and its greatest value. */
+  least: number
+  most: number
+}
+
+/** What of a picture is seen: the value in the middle of the greys, and how far it is from black to white. */
+export interface Window {
+  centre: number
+  width: number
+}
+
+/** Every value from the darkest to the lightest. */
+export const wholeWindow = ({ least, most }: DeepPicture): Window => ({
+  centre: (least + most) / 2,
+  width: Math.max(1, most - least),
+})
+
+/** All but the darkest and the lightest hundredth: what a plate mostly shows. */
+export function usualWindow({ data, least, most }: DeepPicture): Window {
+  const cells = new Uint32Array(1024)
+  const step = (most - least) / 1023 || 1
+  for (const value of data) cells[Math.round((value - least) / step)]!++
+  const edge = (share: number): number => {
+    let sum = 0
+    for (let i = 0; i < cells.length; i++) {
+      sum += cells[i]!
+      if (sum >= share * data.length) return least + i * step
+    }
+    return most
+  }
+  const [low, high] = [edge(0.01), edge(0.99)]
+  return { centre: (low + high) / 2, width: Math.max(1, high - low) }
+}
+
+/**
+ * A picture as it is shown: four bytes a pixel. Values below and above the window are black and white; between them linear
+ * (DICOM PS3.3 C.11.2.1.2, without its half steps, which no eye sees).
+ *
+ * @param inverted as where the lowest values are white
+ */
+export function greyShown(
+  { width, height, data }: DeepPicture,
+  { centre, width: wide }: Window,
+  inverted: boolean,
+): Uint8ClampedArray {
+  const shown = new Uint8ClampedArray(width * height * 4)
+  const words = new Uint32Array(shown.buffer)
+  const from = centre - wide / 2
+  const by = 255 / wide
+  for (let i = 0; i < words.length; i++) {
+    const value = (data[i]! - from) * by
+    const grey = value <= 0 ? 0 : value >= 255 ? 255 : value | 0
+    const seen = inverted ? 255 - grey : grey
+    words[i] = 0xff000000 | (seen << 16) | (seen << 8) | seen
+  }
+  return shown
+}

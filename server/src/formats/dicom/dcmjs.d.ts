@@ -1,0 +1,15 @@
+declare module 'dcmjs' {
+  interface Dictionary {
+    denaturalizeDataset(dataset: Record<string, unknown>): Record<string, unknown>
+  }
+  const dcmjs: {
+    data: {
+      DicomMetaDictionary: Dictionary
+      DicomDict: new (meta: Record<string, unknown>) => {
+        dict: Record<string, unknown>
+        write: () => ArrayBuffer
+      }
+    }
+  }
+  export default dcmjs
+}
