@@ -2,9 +2,11 @@
 import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
+import { PHOTO_TAPS } from '@crescent/core/photographs'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { CHROMIUM } from './support/chromium'
 import { openBench } from './support/fixtures'
+import { madePhoto, onScreen } from './support/made-photo'
 import { TestServer } from './support/server'
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -98,18 +100,19 @@ try {
     await bench('Buttercup')(page)
     await page.getByRole('button', { name: 'Landmarks' }).click()
   })
-  await shoot('bench-side', WIDE, 'light', async (page) => {
-    await bench('Bellwether')(page)
-    await page.getByRole('tab', { name: 'Look' }).click()
-    await page.getByText('The foot before the trim').click()
-    await page.locator('input[data-field="untrimmed-toeAngle"]').fill('47')
-    await page.locator('input[data-field="untrimmed-dorsalLength"]').fill('4')
+  const sole = await madePhoto({ seed: 21, tilt: 16, width: 2000, tapping: 2 })
+  await shoot('bench-photo', WIDE, 'light', async (page) => {
+    await bench('Old Granite')(page)
     await page.getByRole('tab', { name: 'Map' }).click()
-    await page
-      .locator('input[data-field="plumbBehind"]')
-      .evaluate((field) => (field.closest('details')!.open = true))
-    await page.locator('input[data-field="plumbBehind"]').fill('3/4')
-    await page.getByRole('button', { name: 'Side', exact: true }).click()
+    await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+    await page.getByLabel('Choose a photograph').setInputFiles(sole.file)
+    await page.getByTestId('card-seen').waitFor()
+    const sheet = page.getByTestId('picture-sheet')
+    for (const { key } of PHOTO_TAPS) {
+      const { x, y } = await onScreen(sheet, sole.truth.taps[key])
+      await page.mouse.click(x, y)
+    }
+    await page.getByTestId('outline-measures').waitFor()
   })
   await shoot('bench-time', WIDE, 'light', async (page) => {
     await bench('Fallow')(page)

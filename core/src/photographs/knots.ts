@@ -22,9 +22,10 @@ export function knotsOf(outline: readonly Vec[], medialHeel: Vec, count = KNOTS)
 
 /** The smooth line through knots, as points. */
 export function lineThrough(knots: readonly Vec[]): Vec[] {
-  const { breaks, point } = splineThrough(knots)
-  return breaks.flatMap((from, i): Vec[] => {
-    const to = breaks[i + 1]
+  const curve = splineThrough(knots)
+  const point = (t: number): Vec => curve.point(t)
+  return curve.breaks.flatMap((from, i): Vec[] => {
+    const to = curve.breaks[i + 1]
     if (to === undefined) return [point(from)]
     return Array.from({ length: STEPS }, (_, k) => point(from + ((to - from) * k) / STEPS))
   })

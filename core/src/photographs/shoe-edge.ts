@@ -134,8 +134,9 @@ function takenOut(dark: boolean[][], i: number, k: number): [number, number][] {
   const open: [number, number][] = [[i, k]]
   while (open.length > 0) {
     const [a, b] = open.pop()!
-    if (!dark[a]?.[b]) continue
-    dark[a]![b] = false
+    const row = dark[a]
+    if (!row?.[b]) continue
+    row[b] = false
     found.push([a, b])
     open.push([a + 1, b], [a - 1, b], [a, b + 1], [a, b - 1])
   }

@@ -20,7 +20,7 @@ interface Grey {
 /** For tests: a grey picture packed without loss, as its DICOM transfer syntax says. */
 export async function packed(kind: 'jpeg-ls' | 'jpeg-2000' | 'jpeg-lossless', grey: Grey, bits = 14) {
   if (kind === 'jpeg-lossless') return { syntax: '1.2.840.10008.1.2.4.70', bytes: lossless(grey, bits) }
-  const module = await (kind === 'jpeg-ls' ? (charls as unknown as Made)() : (openjpeg as unknown as Made)())
+  const module = await (kind === 'jpeg-ls' ? (charls as Made)() : (openjpeg as Made)())
   const encoder = new module[kind === 'jpeg-ls' ? 'JpegLSEncoder' : 'J2KEncoder']!()
   const { width, height, data } = grey
   encoder

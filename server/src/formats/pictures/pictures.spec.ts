@@ -44,7 +44,7 @@ describe('twenty made-up photographs', () => {
     'foot %i: half a mm on the whole, 1.5 mm nearly everywhere',
     async (seed) => {
       const { traced, truth, focal35 } = await followed({
-        ...{ seed: seed + 20, tilt: 3 + ((seed * 7) % 33), height: (seed * 3) % 10, tapping: 4, width: 1200 },
+        ...{ seed: seed + 20, tilt: 3 + ((seed * 7) % 33), height: (seed * 3) % 10, tapping: 4, width: 1000 },
       })
       if (!traced.ok) throw new Error(traced.problem)
       const closed = [...truth.outline, truth.outline[0]!]
@@ -63,7 +63,7 @@ describe('twenty made-up photographs', () => {
     'shoe %i: both rims within half a mm on the whole, and its holes',
     async (seed) => {
       const { traced, truth } = await followed({
-        ...{ seed: seed + 60, tilt: 3 + seed * 5, object: 'shoe', tapping: 4, width: 1200 },
+        ...{ seed: seed + 60, tilt: 3 + seed * 5, object: 'shoe', tapping: 4, width: 1000 },
       })
       if (!traced.ok) throw new Error(traced.problem)
       expect(against(traced.outline, truth.outline).mean).toBeLessThan(0.5)
@@ -100,8 +100,8 @@ describe('a file', () => {
     expect(await problemOf(Buffer.from('this is a text that was called .jpg'))).toContain('no photograph')
     const whole = await plain(400, 300).jpeg().toBuffer()
     expect(await problemOf(whole.subarray(0, whole.length / 2))).toContain('damaged')
-    const bomb = await plain(16000, 12500).png({ compressionLevel: 9 }).toBuffer()
-    expect(await problemOf(bomb)).toContain('200 million pixels')
+    const bomb = await plain(6500, 6500).png({ compressionLevel: 9 }).toBuffer()
+    expect(await problemOf(bomb)).toContain('42 million pixels')
     const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)])
     expect(await problemOf(heic)).toContain('HEIC')
     expect(await problemOf(await plain(30, 20).gif().toBuffer())).toContain('no photograph')

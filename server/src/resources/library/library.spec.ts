@@ -15,6 +15,7 @@ import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { broken, hostile, somewhere } from '../../testing/broken'
 import { addHorse, bringIn, FOOT, libraryOf, makeBed, SHOE, type Bed } from '../../testing'
+import { HANGS } from '@crescent/core/testing/hangs'
 
 let bed: Bed
 beforeEach(() => (bed = makeBed()))
@@ -170,31 +171,35 @@ describe('while a library comes in', () => {
   })
 })
 
-it('broken anywhere a library is taken in or put down, and put down it leaves everything as it was', async () => {
-  const { horse } = addHorse(bed.practice)
-  savePattern(bed.practice, { ...design(horse.id), version: 0, name: 'First' })
-  const [kept, whole] = [await libraryOf(bed), await libraryOf(bed)]
-  const there = makeBed()
-  let refused = 0
-  await fc.assert(
-    fc.asyncProperty(somewhere, hostile, async (where, by) => {
-      const began = performance.now()
-      try {
-        await bringIn(there, broken(whole, where, by))
-      } catch (error) {
-        // In words, for who sent it.
-        expect((error as Error).message).toMatch(/ /)
-        refused++
-        expect(there.practice.horses.list().length).toBeLessThanOrEqual(1)
-      }
-      expect(performance.now() - began).toBeLessThan(2_000)
-    }),
-    { numRuns: 150 },
-  )
-  expect(refused).toBeGreaterThan(20)
-  // What was there before is never touched by what comes in.
-  await bringIn(bed, kept)
-  const { patterns, horses, patternVersions } = kept
-  expect(await libraryOf(bed)).toMatchObject({ patterns, horses, patternVersions })
-  there.remove()
-})
+it(
+  'broken anywhere a library is taken in or put down, and put down it leaves everything as it was',
+  { timeout: 240_000 },
+  async () => {
+    const { horse } = addHorse(bed.practice)
+    savePattern(bed.practice, { ...design(horse.id), version: 0, name: 'First' })
+    const [kept, whole] = [await libraryOf(bed), await libraryOf(bed)]
+    const there = makeBed()
+    let refused = 0
+    await fc.assert(
+      fc.asyncProperty(somewhere, hostile, async (where, by) => {
+        const began = performance.now()
+        try {
+          await bringIn(there, broken(whole, where, by))
+        } catch (error) {
+          // In words, for who sent it.
+          expect((error as Error).message).toMatch(/ /)
+          refused++
+          expect(there.practice.horses.list().length).toBeLessThanOrEqual(1)
+        }
+        expect(performance.now() - began).toBeLessThan(HANGS)
+      }),
+      { numRuns: 100 },
+    )
+    expect(refused).toBeGreaterThan(20)
+    // What was there before is never touched by what comes in.
+    await bringIn(bed, kept)
+    const { patterns, horses, patternVersions } = kept
+    expect(await libraryOf(bed)).toMatchObject({ patterns, horses, patternVersions })
+    there.remove()
+  },
+)

@@ -6,6 +6,7 @@ import type { Size, SizeFacts } from '@crescent/core'
 import { sizeSchema } from '@crescent/core/records/index'
 import { addHorse, bringIn, FOOT, libraryOf, makeBed, type Bed } from '../../testing'
 import { readCsv, writeCsv } from './csv'
+import { HANGS } from '@crescent/core/testing/hangs'
 
 let bed: Bed
 beforeEach(() => {
@@ -264,7 +265,7 @@ describe('a moulded size', () => {
   })
 })
 
-it('a table is read row by row or refused in words, whatever is broken in it', () => {
+it('a table is read row by row or refused in words, whatever is broken in it', { timeout: 240_000 }, () => {
   const whole = writeCsv([size(305), size(290, { range: 'Road; "hard"' })] as Size[])
   const put = fc.oneof(
     fc.constantFrom(
@@ -303,7 +304,7 @@ it('a table is read row by row or refused in words, whatever is broken in it', (
         else refused++
       }
       refused += errors.length
-      expect(performance.now() - began).toBeLessThan(2_000)
+      expect(performance.now() - began).toBeLessThan(HANGS)
     }),
     { numRuns: 10_000 },
   )

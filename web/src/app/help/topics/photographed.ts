@@ -6,13 +6,13 @@ export const photographed: HelpTopic = {
   title: 'Outline from a photograph',
   lines: [
     {
-      text: 'Print the scale card at 100 %, measure its long line with a rule once and type what it is. Lay the card beside the foot, level with the sole; or the sheet with the opening round the foot. If the sole lies nearer to the camera than the card, say by how much: unsaid, 9 mm of height make a foot some 4 mm too wide.',
+      text: 'Print the scale card at 100 %, measure its long line with a rule once and type what it is. Lay the card beside the foot, level with the sole; or the sheet with the opening round the foot. If the sole lies nearer to the camera than the card, say by how much: unsaid, what is nearer is seen larger, and half the height is added to the width of the foot.',
     },
     {
       text: 'Hold the camera straight above, a good arm’s length away. All four marks and the whole foot must be in the picture, sharp, without a shadow across the edge.',
     },
     {
-      text: 'Tap seven places: toe, both toe quarters, both widest places, both heels. A few mm beside them is near enough: the edge is then followed by colour. Where it is doubtful it is dotted and asks for a look; a wall of the colour of the ground may not be found at all.',
+      text: 'Tap seven places: toe, both toe quarters, both widest places, both heels. Near them is near enough: the edge is then followed by colour. Where it is doubtful it is dotted and asks for a look; a wall of the colour of the ground may not be found at all.',
       picture: word('buttress'),
     },
     {

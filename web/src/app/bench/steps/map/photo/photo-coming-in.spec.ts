@@ -139,7 +139,7 @@ describe('a photograph that comes in', () => {
   })
 
   it('what is no foot is said, and the line stays to be mended', async () => {
-    placed.mockReturnValueOnce(throwError(() => new Error('x')) as never)
+    placed.mockReturnValueOnce(throwError(() => new Error('x')))
     await coming.take(photo())
     await tapAll()
     expect(coming.failure()).toContain('went wrong')
