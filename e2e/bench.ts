@@ -1,8 +1,10 @@
 // In Chromium: from a pointer's move to the painted drawing, and what the first load downloads. With --json one line for a
 // program.
+import { PHOTO_TAPS } from '@crescent/core/photographs'
 import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { CHROMIUM } from './support/chromium'
 import { typeFive } from './support/fixtures'
+import { madePhoto, onScreen } from './support/made-photo'
 import { TestServer } from './support/server'
 
 const json = process.argv.includes('--json')
@@ -75,6 +77,27 @@ async function dragTimes(page: Page, handle: string, moves: number): Promise<num
   return times.slice(moves / 10).sort((a, b) => a - b)
 }
 
+/** From a chosen photograph of 12 megapixels to its outline and measures, ms; the time of the taps is left out. */
+async function photoTime(page: Page): Promise<number> {
+  const { file, truth, width } = await madePhoto({ seed: 7, tilt: 20, width: 4000 })
+  if (width !== 4000) throw new Error('no photograph of 12 megapixels')
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const dialog = page.getByRole('dialog')
+  const chosen = Date.now()
+  await dialog.getByLabel('Choose a photograph').setInputFiles(file)
+  await dialog.getByTestId('card-seen').waitFor()
+  const seen = Date.now()
+  const sheet = dialog.getByTestId('picture-sheet')
+  let tapped = seen
+  for (const { key } of PHOTO_TAPS) {
+    const { x, y } = await onScreen(sheet, truth.taps[key])
+    tapped = Date.now()
+    await page.mouse.click(x, y)
+  }
+  await dialog.getByTestId('outline-measures').waitFor()
+  return Date.now() - tapped + (seen - chosen)
+}
+
 try {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   // The runner's compiler marks functions with this helper, which the page does not have.
@@ -102,6 +125,10 @@ try {
   figures['dragP95Ms'] = at(0.95)
   tell(
     `pointer move to painted drawing: median ${at(0.5)} ms, p95 ${at(0.95)} ms (aim: median under 14, p95 under 22)`,
+  )
+  figures['photoMs'] = await photoTime(page)
+  tell(
+    `12 megapixel photograph to outline: ${figures['photoMs']} ms (aim: under 4000, without the hand that taps)`,
   )
   if (json) console.log(JSON.stringify(figures))
 } finally {

@@ -4,9 +4,8 @@ import { CHROMIUM } from './support/chromium'
 /** Drives the built application; each test file starts a server of its own on a throwaway data folder. */
 export default defineConfig({
   testDir: 'tests',
-  // A browser test waits more than half of its time: three of them keep two cores busy.
-  workers: 3,
-  // Two cores carry three browsers, three servers and whatever else the machine does: wait long, fail only what is wrong.
+  workers: 2,
+  // Two cores carry two browsers, two servers and whatever else the machine does: wait long, fail only what is wrong.
   timeout: 90_000,
   expect: { timeout: 15_000 },
   retries: 1,

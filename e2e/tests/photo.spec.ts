@@ -9,6 +9,7 @@ import {
   openBench,
   PHONE,
   test,
+  typeFive,
   typeOver,
 } from '../support/fixtures'
 import { madePhoto, onScreen } from '../support/made-photo'
@@ -35,7 +36,8 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   const choose = first.getByLabel('Choose a photograph')
   await choose.setInputFiles({ name: 'sole.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('a text') })
   await expect(first.getByRole('alert')).toContainText('no photograph')
-  await first.getByRole('button', { name: 'Not now' }).click()
+  await page.keyboard.press('Escape')
+  await expect(first).toHaveCount(0)
 
   const { dialog, sheet, ask } = await opened(page)
   const { truth } = await made
@@ -44,6 +46,8 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
     const { x, y } = await onScreen(sheet, truth.taps[key])
     await page.mouse.click(x, y)
   }
+  // A tap beside the dialog throws nothing away.
+  await page.mouse.click(4, 400)
   const measures = dialog.getByTestId('outline-measures')
   await expect(measures).toContainText('Width')
   await expectAccessible(page)
@@ -62,6 +66,18 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   await page.mouse.up()
   await expect(measures).not.toHaveText(before!)
   await dialog.getByRole('button', { name: 'Undo' }).click()
+  await expect(measures).toHaveText(before!)
+  // An absurd figure is named with what it can be, stays as typed and moves nothing; a true one moves the measures.
+  const line = field(page, 'photo-line')
+  await typeOver(line, '9 mm')
+  await line.blur()
+  await expect(dialog.getByRole('alert')).toContainText('Printed line: from')
+  await expect(measures).toHaveText(before!)
+  await typeOver(line, '95 mm')
+  await line.blur()
+  await expect(measures).not.toHaveText(before!)
+  await typeOver(line, '100 mm')
+  await line.blur()
   await expect(measures).toHaveText(before!)
   // So by the keys: a knot moves with the arrows.
   await dialog.getByRole('button', { name: 'Knot 21 of 41' }).focus()
@@ -102,6 +118,36 @@ test('by keys alone: the cross is moved, Enter sets each place', async ({ page, 
     await page.keyboard.press('Enter')
   }
   await expect(dialog.getByTestId('outline-measures')).toContainText('Width')
+})
+
+test('a photograph of the shoe on the anvil becomes the shape that bends are planned from', async ({
+  page,
+  open,
+}) => {
+  const shoe = await madePhoto({ seed: 9, tilt: 12, width: 1600, object: 'shoe', tapping: 1 })
+  await open('/round')
+  await openBench(page, 'Fallow')
+  await typeFive(page)
+  await page.getByRole('tab', { name: 'Try' }).click()
+  await page.getByRole('radio', { name: 'By points' }).click()
+  await page.getByRole('button', { name: 'From a photograph of the shoe' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Shape from a photograph' })
+  await dialog.getByLabel('Choose a photograph').setInputFiles(shoe.file)
+  await expect(dialog.getByTestId('card-seen')).toContainText('4 of 4')
+  const sheet = dialog.getByTestId('picture-sheet')
+  for (const { key, shoe: words } of PHOTO_TAPS) {
+    await expect(dialog.getByTestId('photo-ask')).toHaveText(words)
+    const { x, y } = await onScreen(sheet, shoe.truth.taps[key])
+    await page.mouse.click(x, y)
+  }
+  await expect(dialog.getByRole('button', { name: /^Knot 21 of/ })).toBeVisible()
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Take this shape' }).click()
+  await expect(dialog).toHaveCount(0)
+  // Many points, each of which can be mended, and bends from them.
+  const points = await page.getByRole('textbox', { name: /Points along the middle/ }).inputValue()
+  expect(points.split('\n').length).toBeGreaterThan(40)
+  await expect(page.getByTestId('bends').getByRole('listitem').first()).toBeVisible()
 })
 
 test('by touch on a phone: the magnifier shows what is under the finger; a length stands for the card', async ({

@@ -1,6 +1,7 @@
 import { expect, it } from 'vitest'
 import { distance, type Vec } from '../geometry/vector'
 import { nearestAlong } from '../geometry/walked'
+import { asOnFoot, middleOfWeb } from './middle-of-web'
 import { knotsOf, lineThrough, withKnot, withoutKnot } from './knots'
 
 const circle = Array.from({ length: 360 }, (_, i): Vec => [
@@ -29,4 +30,17 @@ it('one more lies where it was put, between its neighbours; one less leaves the 
   expect(withoutKnot(knots, knots.length - 1)).toEqual(knots)
   expect(nearestAlong(withoutKnot(knots, 5), knots[5]!).off).toBeGreaterThan(0.1)
   expect(withoutKnot(knots.slice(0, 7), 3)).toHaveLength(7)
+})
+
+it('the middle of a web lies between its rims, and lies as on the foot whichever face was up', () => {
+  const rim = (radius: number, turn: 1 | -1) =>
+    Array.from({ length: 90 }, (_, i): Vec => [
+      turn * radius * Math.cos(((i * 3 - 45) * Math.PI) / 180),
+      radius * Math.sin(((i * 3 - 45) * Math.PI) / 180),
+    ])
+  const middle = middleOfWeb(rim(70, 1), rim(48, 1))
+  for (const point of middle) expect(Math.hypot(...point)).toBeCloseTo(59, 0)
+  expect(asOnFoot(middle)).toEqual(middle)
+  const over = asOnFoot(middleOfWeb(rim(70, -1), rim(48, -1)))
+  over.forEach((point, i) => expect(distance(point, middle[i]!)).toBeLessThan(1e-9))
 })

@@ -86,11 +86,11 @@ function lineAlong(grey: Grey, from: Vec, to: Vec): Line {
     }
   }
   if (edges.length < 8) return { normal: outward, off: dot(outward, from) }
-  return fitted(fitted3(edges, outward))
+  return fitted(nearMost(edges, outward))
 }
 
 /** The places that lie near the line through the most of them: three rounds of leaving out what is far off. */
-function fitted3(points: Vec[], outward: Vec): Vec[] {
+function nearMost(points: Vec[], outward: Vec): Vec[] {
   let near = points
   for (let round = 0; round < 3; round++) {
     const { normal, off } = fitted(near)

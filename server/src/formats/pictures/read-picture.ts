@@ -1,4 +1,11 @@
-import { MOST_PIXELS, type Picture } from '@crescent/core/photographs'
+import {
+  FILE_WORDS,
+  FOCAL_TAG,
+  focalSaid,
+  isHeic,
+  MOST_PIXELS,
+  type Picture,
+} from '@crescent/core/photographs'
 import exifr from 'exifr'
 import sharp from 'sharp'
 
@@ -20,19 +27,13 @@ const KINDS = ['jpeg', 'png', 'webp']
  * @throws NoPicture for anything else, with the way out
  */
 export async function readPicture(file: Uint8Array): Promise<ReadPicture> {
-  if (isHeic(file))
-    throw new NoPicture(
-      'This is an HEIC photograph, which is not read here: set the camera to “most compatible” (JPEG), or send it to yourself by mail, which makes a JPEG of it.',
-    )
+  if (isHeic(file)) throw new NoPicture(FILE_WORDS.heic)
   // Only the head of the file is read here, however large its picture is.
   const { format, width, height } = await sharp(file, { limitInputPixels: false })
     .metadata()
     .catch(() => ({ format: '', width: 0, height: 0 }))
-  if (!KINDS.includes(format)) throw new NoPicture('This is no photograph: JPEG, PNG and WebP are read.')
-  if (width * height > MOST_PIXELS)
-    throw new NoPicture(
-      `The picture has ${Math.round((width * height) / 1e6)} million pixels; at most ${MOST_PIXELS / 1e6} million are read. Make it smaller.`,
-    )
+  if (!KINDS.includes(format)) throw new NoPicture(FILE_WORDS.other)
+  if (width * height > MOST_PIXELS) throw new NoPicture(FILE_WORDS.large(width * height))
   try {
     const { data, info } = await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: 'error' })
       .rotate()
@@ -46,20 +47,13 @@ export async function readPicture(file: Uint8Array): Promise<ReadPicture> {
       ...(focal35 !== undefined && { focal35 }),
     }
   } catch {
-    throw new NoPicture('The picture is damaged: only a part of it could be read. Send the file once more.')
+    throw new NoPicture(FILE_WORDS.damaged)
   }
 }
 
-/** What the camera wrote beside the picture; nothing where it wrote nothing that can be. */
 async function focalOf(file: Uint8Array): Promise<number | undefined> {
-  const tags = (await exifr.parse(file, ['FocalLengthIn35mmFormat']).catch(() => undefined)) as
-    Record<string, unknown> | undefined
-  const focal = tags?.['FocalLengthIn35mmFormat']
-  return typeof focal === 'number' && focal >= 8 && focal <= 400 ? focal : undefined
-}
-
-/** ISO base media files name themselves after eight bytes: those of HEIF begin so (ISO/IEC 23008-12). */
-function isHeic(file: Uint8Array): boolean {
-  const text = Buffer.from(file.subarray(4, 12)).toString('latin1')
-  return text.startsWith('ftyp') && /^(heic|heix|hevc|heim|heis|mif1|msf1|heif)$/.test(text.slice(4))
+  const tags = (await exifr
+    .parse(file, { pick: [FOCAL_TAG], translateKeys: false })
+    .catch(() => undefined)) as Record<number, unknown> | undefined
+  return focalSaid(tags?.[FOCAL_TAG])
 }

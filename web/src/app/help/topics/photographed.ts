@@ -3,7 +3,7 @@ import { word } from './kit'
 
 export const photographed: HelpTopic = {
   key: 'photographed',
-  title: 'Outline from a photograph',
+  title: 'From a photograph',
   lines: [
     {
       text: 'Print the scale card at 100 %, measure its long line with a rule once and type what it is. Lay the card beside the foot, level with the sole; or the sheet with the opening round the foot. If the sole lies nearer to the camera than the card, say by how much: unsaid, what is nearer is seen larger, and half the height is added to the width of the foot.',
@@ -17,6 +17,9 @@ export const photographed: HelpTopic = {
     },
     {
       text: 'Pull the line where it is wrong; a tap puts in one more knot, Delete takes one away, Undo takes back. The marks’ own error says that card and picture are sound, not that the foot lay level with the card.',
+    },
+    {
+      text: 'Of a shoe on the anvil the seven places are tapped along the middle of its web. Both rims are followed; the line between them is the shape, written down in Try as points. Whichever face was up, it is laid as on the foot.',
     },
     {
       text: 'Without a card a length that you know in the picture gives the scale. That is rougher: nothing tells how askew the camera looked.',

@@ -28,6 +28,7 @@ import type { Draft } from '../../../state/bench/draft'
 import { FigureField } from '../../figure-field'
 import { ChoiceRow } from '../look/choice-row'
 import { CaliperPanel } from './caliper-panel'
+import { Photos } from './photo/photos'
 import type { Side, TracedFoot } from '@crescent/core'
 
 /** Figures that say nothing beside a traced outline. */
@@ -227,6 +228,7 @@ export class MapStep {
     this.settle()
   }
   private readonly dialogs = inject(Dialogs)
+  private readonly photos = inject(Photos)
 
   /** Toe and quarter shape are the trace's own. */
   protected figuresIn(group: FootFigure['group']): readonly FootFigure[] {
@@ -240,13 +242,7 @@ export class MapStep {
         ? await this.dialogs.ask<TracedFoot>(() => import('./outline-dialog').then((m) => m.OutlineDialog), {
             width: '640px',
           })
-        : await this.dialogs.ask<TracedFoot>(
-            () => import('./photo/photo-dialog').then((m) => m.PhotoDialog),
-            {
-              width: '1080px',
-              maxWidth: '96vw',
-            },
-          )
+        : await this.photos.foot()
     if (!traced) return
     this.store.dispatch(benchActions.setTrace({ traced }))
     this.settle()

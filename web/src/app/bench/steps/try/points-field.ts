@@ -1,10 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import { exactLength } from '@crescent/core'
+import { MatButton } from '@angular/material/button'
+import { MatIcon } from '@angular/material/icon'
 import { FigureText } from '../../../drawing/figure-text'
+import { Photos } from '../map/photo/photos'
 import { Trying } from './trying'
 
 /** The shape on the anvil as a list of points along the middle of its web. */
 @Component({
   selector: 'cr-points-field',
+  imports: [MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label>
@@ -19,6 +24,9 @@ import { Trying } from './trying'
         (blur)="trying.settle()"
       ></textarea>
     </label>
+    <button mat-stroked-button type="button" (click)="photograph()">
+      <mat-icon svgIcon="camera" />From a photograph of the shoe
+    </button>
     <small>One a line: across and forward, from any place, told apart by a semicolon or a blank.</small>
   `,
   styles: `
@@ -40,6 +48,8 @@ import { Trying } from './trying'
       border-radius: 6px;
     }
     small {
+      display: block;
+      margin-top: 6px;
       color: var(--ink-soft);
     }
   `,
@@ -50,4 +60,15 @@ export class PointsField {
   protected readonly example = computed(() =>
     this.text.style().unit === 'in' ? '1 3/4; -2 1/2\n2; -1 3/4' : '44; -62\n50; -44',
   )
+  private readonly photos = inject(Photos)
+
+  /** The points as the photograph has them, written as they would be typed: each can be mended. */
+  protected async photograph(): Promise<void> {
+    const shape = await this.photos.shoe()
+    if (!shape) return
+    const written = (mm: number) => exactLength(mm, this.text.style()).replace(/[^\d.-]/g, '')
+    const points = shape.map(([x, y]) => `${written(x)}; ${written(y)}`).join('\n')
+    this.trying.put({ points }, 'points')
+    this.trying.settle()
+  }
 }

@@ -31,6 +31,7 @@ const AT = {
 let asked: PhotoAsked[]
 let doubtful: [number, number][]
 let found: boolean
+let inner: Vec[] | undefined
 const placed = vi.fn((line: DrawnOutline, _taps: Taps) =>
   of({ foot: { trace: [], width: line.points.length, length: 1, heelWidth: 1 }, notes: [] }),
 )
@@ -45,7 +46,7 @@ const tracer = {
       return Promise.resolve(
         found ? { ok: true, marks: [], residual: 0.01, view } : { ok: false, problem: 'No mark was found.' },
       )
-    return Promise.resolve({ ok: true, outline, doubtful, view })
+    return Promise.resolve({ ok: true, outline, doubtful, view, ...(inner && { inner }) })
   },
 }
 /** The head of a picture of one pixel: a PNG as it is published (RFC 2083). */
@@ -62,7 +63,7 @@ const tapAll = async () => {
 }
 
 beforeEach(() => {
-  ;[asked, doubtful, found] = [[], [], true]
+  ;[asked, doubtful, found, inner] = [[], [], true, undefined]
   placed.mockClear()
   TestBed.configureTestingModule({
     providers: [
@@ -112,6 +113,11 @@ describe('a photograph that comes in', () => {
     await coming.measuredLine(98)
     expect(asked.at(-2)).toMatchObject({ do: 'card', centreDistance: 98 })
     expect(asked.at(-1)).toMatchObject({ do: 'trace' })
+    const traced = asked.length
+    coming.pullTap('toe', pixel(round(0.34)))
+    expect(asked).toHaveLength(traced)
+    await coming.tapsSet()
+    expect(asked).toHaveLength(traced + 1)
     await coming.scaleBy('length')
     expect(coming.next()!.key).toBe('from')
   })
@@ -136,6 +142,21 @@ describe('a photograph that comes in', () => {
     for (let i = 0; i < 3; i++) await coming.undo()
     expect(coming.knots()).toEqual(before)
     expect(coming.canUndo()).toBe(false)
+  })
+
+  it('of a shoe is the middle of its web, turned over where its other face was up; no foot is made of it', async () => {
+    inner = outline.slice(0, 130).map(([x, y]): Vec => [x * 0.6, y * 0.6])
+    coming.object.set('shoe')
+    await coming.take(photo())
+    expect(coming.next()!.ask).toContain('middle of the web')
+    await tapAll()
+    expect(asked.at(-1)).toMatchObject({ do: 'trace', work: { object: 'shoe' } })
+    expect(placed).not.toHaveBeenCalled()
+    const shape = coming.shape()
+    expect(shape.length).toBeGreaterThan(40)
+    // The round of this test runs clockwise: it comes turned over, outer heel first.
+    expect(shape[0]![0]).toBeCloseTo(-coming.knots()[0]![0], 6)
+    expect(coming.foot()).toBeUndefined()
   })
 
   it('what is no foot is said, and the line stays to be mended', async () => {

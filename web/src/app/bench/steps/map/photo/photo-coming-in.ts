@@ -1,9 +1,11 @@
 import { computed, inject, Injectable, type OnDestroy, signal } from '@angular/core'
 import type { TracedFoot, Vec } from '@crescent/core'
 import {
+  asOnFoot,
   CARDS,
   knotsOf,
   lineThrough,
+  middleOfWeb,
   PHOTO_TAPS,
   placeAt,
   PRINTED_LINE,
@@ -38,7 +40,7 @@ const ENDS: readonly Asked[] = [
 /** Lines of a hand that can be taken back. */
 const KEPT = 50
 
-/** A photograph on its way to an outline: its scale, its taps, the line that was followed, the hand that mends it. */
+/** A photograph on its way to an outline, or to the shape of a shoe: its scale, its taps, the line that was followed, the hand that mends it. */
 @Injectable()
 export class PhotoComingIn implements OnDestroy {
   private readonly api = inject(Api)
@@ -46,6 +48,8 @@ export class PhotoComingIn implements OnDestroy {
   private focal35: number | undefined
   private asked = 0
 
+  /** What is photographed: a sole, or a shoe on the anvil. */
+  readonly object = signal<'foot' | 'shoe'>('foot')
   readonly url = signal<string | undefined>(undefined)
   readonly size = signal<{ width: number; height: number } | undefined>(undefined)
   readonly by = signal<ScaleBy>('square')
@@ -58,13 +62,20 @@ export class PhotoComingIn implements OnDestroy {
   readonly failure = signal('')
   readonly busy = signal('')
   readonly progress = this.tracer.progress
-  private readonly traced = signal<Pick<PhotoTrace, 'view' | 'doubtful' | 'outline'> | undefined>(undefined)
+  private readonly traced = signal<Pick<PhotoTrace, 'view' | 'doubtful' | 'outline' | 'inner'> | undefined>(
+    undefined,
+  )
   private readonly past = signal<readonly (readonly Vec[])[]>([])
   /** Knots of the line from heel to heel, mm in the plane of the foot. */
   readonly knots = signal<readonly Vec[]>([])
   readonly placed = signal<PlacedOutline | undefined>(undefined)
 
-  readonly places = computed(() => (this.by() === 'length' ? [...ENDS, ...PHOTO_TAPS] : PHOTO_TAPS))
+  readonly places = computed((): readonly Asked[] => {
+    const taps = PHOTO_TAPS.map(({ shoe, ...tap }) =>
+      this.object() === 'shoe' ? { ...tap, ask: shoe } : tap,
+    )
+    return this.by() === 'length' ? [...ENDS, ...taps] : taps
+  })
   /** What is tapped next; nothing when all are set. */
   readonly next = computed((): Asked | undefined => this.places().find(({ key }) => !this.taps()[key]))
   readonly scaled = computed(() =>
@@ -74,6 +85,10 @@ export class PhotoComingIn implements OnDestroy {
   readonly curve = computed(() => (this.knots().length > 0 ? lineThrough(this.knots()) : []))
   readonly doubtful = computed(() => this.traced()?.doubtful ?? [])
   readonly outline = computed(() => this.traced()?.outline ?? [])
+  /** The inner rim of a shoe. */
+  readonly inner = computed(() => this.traced()?.inner ?? [])
+  /** The middle of a shoe's web as it lies on the foot, mm; nothing while it was not followed. */
+  readonly shape = computed((): Vec[] => (this.object() === 'shoe' ? asOnFoot(this.curve()) : []))
   readonly canUndo = computed(() => this.past().length > 0)
   readonly foot = computed((): TracedFoot | undefined => this.placed()?.foot)
 
@@ -120,10 +135,20 @@ export class PhotoComingIn implements OnDestroy {
     if (!this.next()) await this.trace()
   }
 
-  /** Sets the next place, or moves one; when all are set the edge is followed. */
-  async tap(at: Vec, key = this.next()?.key): Promise<void> {
+  /** Sets the next place; when all are set the edge is followed. */
+  async tap(at: Vec): Promise<void> {
+    const key = this.next()?.key
     if (!key) return
+    this.pullTap(key, at)
+    await this.tapsSet()
+  }
+
+  /** Moves a place that was set; the edge is followed anew when it is let go. */
+  pullTap(key: PhotoPlace, at: Vec): void {
     this.taps.update((taps) => ({ ...taps, [key]: at }))
+  }
+
+  async tapsSet(): Promise<void> {
     if (!this.next()) await this.trace()
   }
 
@@ -233,7 +258,7 @@ export class PhotoComingIn implements OnDestroy {
       const traced = await this.tracer.ask({
         do: 'trace',
         work: {
-          ...{ object: 'foot', height: length ? 0 : this.height(), taps: this.tapped() },
+          ...{ object: this.object(), height: length ? 0 : this.height(), taps: this.tapped() },
           ...(this.focal35 !== undefined && { focal35: this.focal35 }),
         },
         ...(length && { known: { from: taps.from!, to: taps.to!, long: long! } }),
@@ -241,7 +266,11 @@ export class PhotoComingIn implements OnDestroy {
       if (asked !== this.asked) return ''
       if (!traced.ok) return traced.problem
       this.traced.set(traced)
-      this.knots.set(knotsOf(traced.outline, placeAt(traced.view, this.tapped().medialHeel)))
+      this.knots.set(
+        traced.inner
+          ? middleOfWeb(traced.outline, traced.inner)
+          : knotsOf(traced.outline, placeAt(traced.view, this.tapped().medialHeel)),
+      )
       return ''
     })
     if (this.traced()) await this.place()
@@ -251,7 +280,7 @@ export class PhotoComingIn implements OnDestroy {
   private async place(): Promise<void> {
     const view = this.view()
     const curve = this.curve()
-    if (!view || curve.length === 0) return
+    if (!view || curve.length === 0 || this.object() === 'shoe') return
     const asked = ++this.asked
     const { toe } = this.tapped()
     await this.told('', async () => {

@@ -2,6 +2,7 @@ import { NgTemplateOutlet } from '@angular/common'
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import {
+  MAT_DIALOG_DATA,
   MatDialogActions,
   MatDialogClose,
   MatDialogContent,
@@ -12,6 +13,7 @@ import { MatIcon } from '@angular/material/icon'
 import type { TracedFoot, Vec } from '@crescent/core'
 import { CARDS, PRINTED_LINE, seenAt } from '@crescent/core/photographs'
 import { Store } from '@ngrx/store'
+import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
 import { OneOf } from '../../../../common/one-of'
 import { FigureText } from '../../../../drawing/figure-text'
 import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
@@ -27,7 +29,30 @@ const SCALES: readonly { key: ScaleBy; label: string }[] = [
   { key: 'length', label: 'No card: a length I know' },
 ]
 
-/** A photograph of the sole: its card, seven taps and a line that follows the edge make it the outline of this foot. */
+/** Figures that are typed beside the picture. */
+type Typed = 'line' | 'height' | 'known'
+
+/** What each can be, mm: what lies beyond is a slip of the finger. */
+const POSSIBLE: Readonly<Record<Typed, readonly [least: number, most: number]>> = {
+  line: [50, 200],
+  height: [-100, 200],
+  known: [20, 600],
+}
+const NAMED: Readonly<Record<Typed, string>> = {
+  line: 'Printed line',
+  height: 'Height above the card',
+  known: 'Length that is known',
+}
+
+/** What is photographed. */
+export interface PhotoDialogData {
+  object: 'foot' | 'shoe'
+}
+
+/** What comes of it: the outline of this foot, or the middle of a shoe's web from its outer to its inner heel, mm. */
+export type FromPhoto = { foot: TracedFoot } | { shape: readonly Vec[] }
+
+/** A photograph of a sole or a shoe: its card, seven taps and a line that follows the edge. */
 @Component({
   selector: 'cr-photo-dialog',
   imports: [
@@ -54,7 +79,8 @@ export class PhotoDialog {
   protected readonly coming = inject(PhotoComingIn)
   protected readonly text = inject(FigureText)
   private readonly store = inject(Store)
-  private readonly dialog = inject<MatDialogRef<PhotoDialog, TracedFoot>>(MatDialogRef)
+  private readonly dialog = inject<MatDialogRef<PhotoDialog, FromPhoto>>(MatDialogRef)
+  protected readonly object = inject<PhotoDialogData>(MAT_DIALOG_DATA).object
   protected readonly scales = SCALES
   protected readonly usual = PRINTED_LINE
   protected readonly cards = CARDS.flatMap(({ key, label }) =>
@@ -64,8 +90,8 @@ export class PhotoDialog {
     })),
   )
   private readonly printed = this.store.selectSignal(settingsFeature.selectPrintedLine)
-  protected readonly measured = computed(() => this.printed() ?? undefined)
-  protected readonly entries = signal<Record<string, string | undefined>>({})
+  protected readonly entries = signal<Partial<Record<Typed, string | undefined>>>({})
+  private readonly typed = signal<Partial<Record<Typed, { mm: number | undefined } | undefined>>>({})
   protected readonly opacity = signal(1)
   protected readonly dragged = signal(false)
   protected readonly percent = computed(() => Math.round((this.coming.progress() ?? 0) * 100))
@@ -96,8 +122,10 @@ export class PhotoDialog {
       points: stretch(outline, from, to).map((place) => seenAt(view, place)),
       kind: 'doubtful',
     }))
+    const rims = this.coming.inner().length > 0 ? [outline, this.coming.inner()] : []
     return [
       ...length,
+      ...rims.map((rim): PictureLine => ({ points: rim.map((place) => seenAt(view, place)), kind: 'guide' })),
       { points: this.coming.curve().map((place) => seenAt(view, place)), kind: 'edge' },
       ...doubtful,
     ]
@@ -123,7 +151,9 @@ export class PhotoDialog {
   protected readonly residual = computed(() => Math.max(0.02, this.coming.seen()?.residual ?? 0))
 
   constructor() {
+    this.coming.object.set(this.object)
     this.coming.line.set(this.printed() ?? PRINTED_LINE)
+    onlyEscapeCloses(this.dialog)
   }
 
   protected async choose(files: FileList | null | undefined): Promise<void> {
@@ -146,25 +176,41 @@ export class PhotoDialog {
     this.dragged.set(true)
   }
 
-  protected keep(field: string, text: string | undefined): void {
+  /** What is typed and cannot be read yet. */
+  protected keep(field: Typed, text: string | undefined): void {
     this.entries.update((entries) => ({ ...entries, [field]: text }))
   }
 
-  /** What the printed line measures is the printer's: it is asked once, and kept. */
-  protected async line(mm: number | undefined): Promise<void> {
-    this.keep('line', undefined)
-    this.store.dispatch(settingsActions.change({ changes: { printedLine: mm ?? null } }))
-    await this.coming.measuredLine(mm ?? PRINTED_LINE)
+  /** A figure on its way: it counts when its field is left, so that half a number moves nothing. */
+  protected type(field: Typed, mm: number | undefined): void {
+    this.keep(field, undefined)
+    this.typed.update((typed) => ({ ...typed, [field]: { mm } }))
   }
 
-  protected async above(mm: number | undefined): Promise<void> {
-    this.keep('height', undefined)
-    await this.coming.liesAbove(mm ?? 0)
+  protected figure(field: Typed): number | undefined {
+    const typed = this.typed()[field]
+    if (typed) return typed.mm
+    if (field === 'line') return this.printed() ?? undefined
+    return field === 'height' ? this.coming.height() || undefined : this.coming.known()
   }
 
-  protected async known(mm: number | undefined): Promise<void> {
-    this.keep('known', undefined)
-    await this.coming.knownLength(mm)
+  /** A figure that cannot be, with what it can be; it stays as it was typed. */
+  protected problem(field: Typed): string | undefined {
+    const mm = this.typed()[field]?.mm
+    const [least, most] = POSSIBLE[field]
+    if (mm === undefined || (mm >= least && mm <= most)) return undefined
+    return `${NAMED[field]}: from ${this.text.length(least)} to ${this.text.length(most)}`
+  }
+
+  protected async leave(field: Typed): Promise<void> {
+    const typed = this.typed()[field]
+    if (!typed || this.problem(field)) return
+    this.typed.update((all) => ({ ...all, [field]: undefined }))
+    if (field === 'height') return this.coming.liesAbove(typed.mm ?? 0)
+    if (field === 'known') return this.coming.knownLength(typed.mm)
+    // What the printed line measures is the printer's: it is asked once, and kept.
+    this.store.dispatch(settingsActions.change({ changes: { printedLine: typed.mm ?? null } }))
+    await this.coming.measuredLine(typed.mm ?? PRINTED_LINE)
   }
 
   protected async tapped(at: Vec): Promise<void> {
@@ -178,18 +224,25 @@ export class PhotoDialog {
 
   protected pulled({ key, at }: { key: string; at: Vec }): void {
     if (key.startsWith('knot-')) this.coming.pull(Number(key.slice(5)), at)
-    else void this.coming.tap(at, key as PhotoPlace)
+    else this.coming.pullTap(key as PhotoPlace, at)
   }
 
   protected async released(key: string): Promise<void> {
-    if (key.startsWith('knot-')) await this.coming.letGo()
+    await (key.startsWith('knot-') ? this.coming.letGo() : this.coming.tapsSet())
   }
 
   protected async removed(key: string): Promise<void> {
     if (key.startsWith('knot-')) await this.coming.remove(Number(key.slice(5)))
   }
 
-  protected take = (): void => this.dialog.close(this.coming.foot())
+  protected readonly ready = computed(
+    () => this.coming.foot() !== undefined || this.coming.shape().length > 0,
+  )
+
+  protected take(): void {
+    const foot = this.coming.foot()
+    this.dialog.close(foot ? { foot } : { shape: this.coming.shape() })
+  }
 }
 
 /** The part of a line between two places along it, mm. */

@@ -1,5 +1,12 @@
 import type { Vec } from '@crescent/core'
-import type { CardSeen, Picture, PhotoTrace, PhotoWork, Traced } from '@crescent/core/photographs'
+import {
+  FILE_WORDS,
+  type CardSeen,
+  type Picture,
+  type PhotoTrace,
+  type PhotoWork,
+  type Traced,
+} from '@crescent/core/photographs'
 import { cardSeen, planeByLength, traceIn } from '@crescent/core/photo-tracing'
 
 /** A length that is known in a picture without a card: two places in pixels, mm between them. */
@@ -52,7 +59,7 @@ export class PhotoWorker {
       return { ok: true, width: this.picture.width, height: this.picture.height }
     } catch {
       this.picture = undefined
-      return { ok: false, problem: 'The picture is damaged: it could not be read. Send the file once more.' }
+      return { ok: false, problem: FILE_WORDS.damaged }
     }
   }
 }
