@@ -62,7 +62,7 @@ const grainsFor = (width: number) => (width > 2400 ? { thing: 6, ground: 4 } : {
 /** The grain of the ground repeats, as in a mirror, after so many. */
 const REPEATS = 600
 /** mm of ground that is drawn round the middle of card and thing. */
-const GROUND_REACH = 260
+const GROUND_REACH = 200
 
 /** A flat layer of colours: `grains` to a mm from its lower left corner, with how much of it there is. */
 interface Layer {
