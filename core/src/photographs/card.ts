@@ -21,10 +21,10 @@ export interface Card {
 }
 
 export const CARDS: readonly Card[] = [
-  { key: 'square', label: 'Card beside the foot', across: 100, along: 100, mark: 24, paper: [68, 68] },
+  { key: 'square', label: 'Card laid beside it', across: 100, along: 100, mark: 24, paper: [68, 68] },
   {
     key: 'frame',
-    label: 'Sheet with the foot in its middle',
+    label: 'Sheet laid round it',
     // As large as A4 and US Letter both hold, the opening as wide as the rails at its sides allow.
     ...{ across: 168, along: 236, mark: 24, paper: [102, 136], opening: [92, 100] },
   },

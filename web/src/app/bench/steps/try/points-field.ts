@@ -13,7 +13,8 @@ import { Trying } from './trying'
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label>
-      Points along the middle of the web, outer heel to inner heel, in {{ text.style().unit }}
+      Points along the middle of the web, outer heel to inner heel, in
+      {{ text.style().unit === 'in' ? 'inches' : 'mm' }}
       <textarea
         #box
         rows="8"
