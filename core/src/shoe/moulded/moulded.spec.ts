@@ -8,7 +8,6 @@ import { rawParallel } from '../../geometry/parallel'
 import { nearestStation, placeAt, rightOf, trackLength, type Track } from '../../geometry/track'
 import { distance, type Vec } from '../../geometry/vector'
 import { ProblemError } from '../../notices/problem'
-import { isShut } from '../../plan/no-room'
 import { planShoe } from '../../plan/plan'
 import type { FootInput } from '../../records/foot'
 import type { SizeFacts } from '../../records/size'
@@ -113,11 +112,10 @@ describe('a shoe that cannot be bent, laid flush', () => {
   it('is sawn to what shoe and foot have in common, by a general polygon library', () => {
     fc.assert(
       fc.property(anyFoot, fc.double({ min: 0, max: 6, noNaN: true }), (input, wider) => {
-        const facts = nearly(input.width, wider, { crease: 9 })
+        // No crease lies further in than the middle of the web: such a size is refused before it is laid.
+        const facts = nearly(input.width, wider, { crease: Math.min(9, input.width * 0.09) })
         const { moulded, wanted, rims, foot } = laid(input, facts, {}, input.length * 0.39)
         fc.pre(moulded.standsOut === 0 && moulded.heelToCut.lateral === 0 && moulded.heelToCut.medial === 0)
-        // A shoe whose web leaves no opening is refused by name, and never sawn.
-        fc.pre(!isShut(rims))
         const sold = [...moulded.sold.outer.points, ...[...moulded.sold.inner.points].reverse()]
         // Ahead of the buttresses and of the shoe's own ends: there each ends square to itself.
         const ends = [moulded.sold.outer.points, moulded.sold.inner.points].flatMap((line) => [

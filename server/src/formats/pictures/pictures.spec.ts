@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib'
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
 import { madeUpPhotograph, type PhotoWish } from '@crescent/core/made-up'
@@ -100,8 +101,12 @@ describe('a file', () => {
     expect(await problemOf(Buffer.from('this is a text that was called .jpg'))).toContain('no photograph')
     const whole = await plain(400, 300).jpeg().toBuffer()
     expect(await problemOf(whole.subarray(0, whole.length / 2))).toContain('damaged')
-    const bomb = await plain(6500, 6500).png({ compressionLevel: 9 }).toBuffer()
-    expect(await problemOf(bomb)).toContain('42 million pixels')
+    // A head that promises 200 million pixels, with its sum put right (RFC 2083).
+    const bomb = await plain(20, 20).png().toBuffer()
+    bomb.writeUInt32BE(16_000, 16)
+    bomb.writeUInt32BE(12_500, 20)
+    bomb.writeUInt32BE(crc32(bomb.subarray(12, 29)), 29)
+    expect(await problemOf(bomb)).toContain('200 million pixels')
     const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)])
     expect(await problemOf(heic)).toContain('HEIC')
     expect(await problemOf(await plain(30, 20).gif().toBuffer())).toContain('no photograph')
