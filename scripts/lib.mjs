@@ -5,7 +5,8 @@ import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)))
-export const CHROMIUM = '/usr/bin/chromium'
+/** Debian's Chromium without a window of its own: a sixth quicker than the whole browser, and drawn the same. */
+export const CHROMIUM = '/usr/bin/chromium-headless-shell'
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
 
 /** Runs a command to its end and returns whether it went well. */
@@ -52,7 +53,7 @@ export function ensureChromium() {
     must(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
   }
   apt('update', '-qq')
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium')
+  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell')
 }
 
 /** Newest change below a folder, in ms. */
@@ -65,15 +66,21 @@ function newest(folder) {
   return latest
 }
 
-/** Builds server and screens where a source is newer than what was built. */
-export function ensureBuilt() {
+/** Which of server and screens have a source newer than what was built. */
+export function notBuilt() {
   const core = newest(join(root, 'core/src'))
   const stale = (built, ...sources) =>
     !existsSync(built) || statSync(built).mtimeMs < Math.max(core, ...sources)
-  if (stale(join(root, 'server/dist/main.js'), newest(join(root, 'server/src'))))
-    must(npm, ['run', 'build', '-w', 'server'])
+  const parts = []
+  if (stale(join(root, 'server/dist/main.js'), newest(join(root, 'server/src')))) parts.push('server')
   const web = [newest(join(root, 'web/src')), statSync(join(root, 'web/angular.json')).mtimeMs]
-  if (stale(join(root, 'web/dist/browser/index.html'), ...web)) must(npm, ['run', 'build', '-w', 'web'])
+  if (stale(join(root, 'web/dist/browser/index.html'), ...web)) parts.push('web')
+  return parts
+}
+
+/** Builds server and screens where a source is newer than what was built. */
+export function ensureBuilt() {
+  for (const part of notBuilt()) must(npm, ['run', 'build', '-w', part])
 }
 
 /** Starts a long-running process that ends with this one. */

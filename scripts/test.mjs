@@ -3,7 +3,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensurePackages, npm, root, run, told } from './lib.mjs'
+import { ensureBuilt, ensureChromium, ensurePackages, notBuilt, npm, root, run, told } from './lib.mjs'
 
 ensurePackages()
 ensureChromium()
@@ -13,17 +13,20 @@ let passed = 0
 let failed = 0
 
 /**
- * Steps without tests of their own, side by side (each keeps one core busy), each told when all are done; one that
- * fails counts as one failed test.
+ * Lanes of steps without tests of their own, side by side (each keeps one core busy); within a lane one after the
+ * other, each told when it is done. One that fails counts as one failed test.
  */
-async function steps(...titles) {
-  const runs = await Promise.all(titles.map((title) => told(npm, ['run', title])))
-  for (const [i, { well, text }] of runs.entries()) {
-    console.log(`\n== ${titles[i]}\n${text}`)
-    if (well) continue
-    failed++
-    console.error(`${titles[i]}: FAILED`)
+async function lanes(...lanes) {
+  const walk = async (steps) => {
+    for (const [title, ...args] of steps) {
+      const { well, text } = await told(npm, ['run', ...args])
+      console.log(`\n== ${title}\n${text}`)
+      if (well) continue
+      failed++
+      console.error(`${title}: FAILED`)
+    }
   }
+  await Promise.all(lanes.map(walk))
 }
 
 /** Runs a suite that writes a JSON report and adds up what it says; a suite that wrote none has failed. */
@@ -50,7 +53,10 @@ const playwright = ({ stats }) => {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
 }
 
-await steps('types', 'lint')
+await lanes(
+  [['types', 'types'], ...notBuilt().map((part) => [`build of ${part}`, 'build', '-w', part])],
+  [['lint', 'lint']],
+)
 for (const part of ['core', 'server']) {
   const file = join(reports, `${part}.json`)
   const args = [

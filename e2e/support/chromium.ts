@@ -1,6 +1,6 @@
-/** Debian's Chromium, without the services it would call. */
+/** Debian's Chromium without a window (as `scripts/lib.mjs` installs it), and without the services it would call. */
 export const CHROMIUM = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: '/usr/bin/chromium-headless-shell',
   args: [
     '--no-sandbox',
     '--disable-gpu',
