@@ -8,6 +8,7 @@ import {
   onDevice,
   openBench,
   PHONE,
+  savePattern,
   test,
   typeFive,
   typeOver,
@@ -141,6 +142,41 @@ test('the pattern whose foot is most like this one is found among all horses and
   await first.getByRole('button').first().click()
   await expect(dialog).toHaveCount(0)
   await expect(page.getByTestId('cut')).toBeVisible()
+})
+
+test('a pattern of the other side is taken up mirrored, and says so where it is kept', async ({
+  page,
+  open,
+}) => {
+  const patterns = page.getByRole('dialog', { name: 'Load a pattern' })
+  const load = async () => {
+    await page.getByRole('button', { name: 'More for this foot' }).click()
+    await page.getByRole('menuitem', { name: 'Load a pattern' }).click()
+  }
+  // A wry foot, and the other of the pair wry to the other hand.
+  const wry = async (half: string) => {
+    await typeFive(page)
+    const outerHalf = field(page, 'lateralHalfWidth')
+    if (!(await outerHalf.isVisible())) await page.locator('summary').filter({ hasText: 'Outline' }).click()
+    await typeOver(outerHalf, half)
+  }
+  await open('/round')
+  await openBench(page, 'Nock')
+  await wry('2 3/4')
+  await savePattern(page, 'Wry outside')
+  await page.getByRole('radio', { name: /right fore/ }).click()
+  await wry('2 1/4')
+  await load()
+  await patterns.getByRole('radio', { name: 'Most alike' }).click()
+  const turned = patterns.getByRole('listitem').filter({ hasText: /off, mirrored;/ })
+  const name = await turned.first().getByRole('strong').textContent()
+  await turned.first().getByRole('button').first().click()
+  await expect(patterns).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Save pattern' })).toBeEnabled()
+  await savePattern(page, 'Turned over')
+  await load()
+  const kept = patterns.getByRole('listitem').filter({ hasText: 'Turned over' })
+  await expect(kept).toContainText(`“${name}”, mirrored`)
 })
 
 test('a pattern is tagged, its next version says why, and it goes to another horse as a file', async ({

@@ -52,11 +52,15 @@ export async function libraryOf({ practice }: Pick<Bed, 'practice'>): Promise<Re
 
 /** For tests: brings in a library, in pieces as a file arrives. */
 export async function bringIn({ practice }: Pick<Bed, 'practice'>, library: unknown): Promise<ImportReport> {
+  return importLibrary(practice.db.name, inPieces(library))
+}
+
+/** For tests: a library as it comes over the wire, in pieces that end anywhere. */
+export function inPieces(library: unknown): Readable {
   const text = Buffer.from(typeof library === 'string' ? library : JSON.stringify(library))
-  const pieces = Array.from({ length: Math.ceil(text.length / 700) }, (_, i) =>
-    text.subarray(i * 700, (i + 1) * 700),
+  return Readable.from(
+    Array.from({ length: Math.ceil(text.length / 700) }, (_, i) => text.subarray(i * 700, (i + 1) * 700)),
   )
-  return importLibrary(practice.db.name, Readable.from(pieces))
 }
 
 export const FOOT = {

@@ -25,7 +25,25 @@ export async function importLibrary(file: string, source: AsyncIterable<Uint8Arr
   try {
     // Everything at once goes from the log into the file afterwards, beside the work.
     practice.db.pragma('wal_autocheckpoint = 0')
-    practice.db.exec('BEGIN IMMEDIATE')
+    const report = await takeLibrary(practice, source)
+    await beside(file, [{ pragma: 'wal_checkpoint(PASSIVE)' }])
+    return report
+  } finally {
+    practice.db.close()
+  }
+}
+
+/**
+ * Takes a library into a practice that nobody else writes to by this connection: all of it, or nothing.
+ *
+ * @throws BadRequest with what does not fit
+ */
+export async function takeLibrary(
+  practice: Practice,
+  source: AsyncIterable<Uint8Array>,
+): Promise<ImportReport> {
+  practice.db.exec('BEGIN IMMEDIATE')
+  try {
     practice.db.pragma('defer_foreign_keys = ON')
     const intake = new Intake(practice)
     let since = performance.now()
@@ -39,11 +57,9 @@ export async function importLibrary(file: string, source: AsyncIterable<Uint8Arr
     intake.finish()
     if (intake.problems.length > 0) throw new BadRequest(intake.problems)
     practice.db.exec('COMMIT')
-    await beside(file, [{ pragma: 'wal_checkpoint(PASSIVE)' }])
     return intake.report
   } finally {
     if (practice.db.inTransaction) practice.db.exec('ROLLBACK')
-    practice.db.close()
   }
 }
 
