@@ -9,3 +9,5 @@ export {
   type RadiographFigureKind,
 } from './radiographs/figures'
 export { LEAST_SOLE, trimPlan, type TrimPlan, type Wanted } from './radiographs/trim-plan'
+export { drawnLines, type DrawnKind, type DrawnLine } from './radiographs/drawn-lines'
+export { likelyPlaces } from './radiographs/likely-places'

@@ -1,4 +1,4 @@
-import { cross, distance, dot, scale, subtract, unit, type Vec } from '../geometry/vector'
+import { along, cross, distance, dot, scale, subtract, unit, type Vec } from '../geometry/vector'
 import type { RadiographPointKey } from '../terms/radiograph-points'
 
 /** Marked places, pixels of the picture: x to the right, y down. */
@@ -16,15 +16,29 @@ const LEAST_LINE = 5
  * @returns undefined where the ground was not marked, or its two places are one
  */
 export function groundFrame(points: RadiographPoints, mmPerPixel: number): OnGround | undefined {
-  const { G1, G2 } = points
+  const axes = axesOf(points, mmPerPixel)
+  if (!axes) return undefined
+  const { origin, ahead, up } = axes
+  return (key) => {
+    const from = subtract(points[key]!, origin)
+    return scale([dot(from, ahead), dot(from, up)], mmPerPixel)
+  }
+}
+
+/** The way back: where a place of the frame of the ground, mm, lies on the picture, pixels. */
+export function onPicture(points: RadiographPoints, mmPerPixel: number): ((place: Vec) => Vec) | undefined {
+  const axes = axesOf(points, mmPerPixel)
+  if (!axes) return undefined
+  const { origin, ahead, up } = axes
+  return ([x, y]) => along(along(origin, ahead, x / mmPerPixel), up, y / mmPerPixel)
+}
+
+function axesOf({ G1, G2 }: RadiographPoints, mmPerPixel: number) {
   if (!G1 || !G2 || distance(G1, G2) * mmPerPixel < LEAST_LINE) return undefined
   const ahead = unit(subtract(G1, G2))
   // Upward is where the picture is lower in its count, square to the ground.
   const up: Vec = ahead[0] > 0 ? [ahead[1], -ahead[0]] : [-ahead[1], ahead[0]]
-  return (key) => {
-    const from = subtract(points[key]!, G2)
-    return scale([dot(from, ahead), dot(from, up)], mmPerPixel)
-  }
+  return { origin: G2, ahead, up }
 }
 
 /**
