@@ -4,9 +4,10 @@ import { execFileSync } from 'node:child_process'
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { brotliCompressSync, constants } from 'node:zlib'
+import './decoders.mjs'
 
 const folder = join(import.meta.dirname, 'dist', 'browser')
-const TEXTS = /\.(js|css|svg|html|webmanifest|txt)$/
+const TEXTS = /\.(js|css|svg|html|webmanifest|txt|wasm)$/
 /** Below it packing saves less than the lines that announce it, bytes. */
 const LEAST = 400
 

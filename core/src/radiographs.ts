@@ -11,3 +11,9 @@ export {
 export { LEAST_SOLE, trimPlan, type TrimPlan, type Wanted } from './radiographs/trim-plan'
 export { drawnLines, type DrawnKind, type DrawnLine } from './radiographs/drawn-lines'
 export { likelyPlaces } from './radiographs/likely-places'
+export {
+  CARRIED_OUT,
+  footFromRadiograph,
+  type CarriedOut,
+  type FootFromRadiograph,
+} from './radiographs/hand-over'

@@ -97,9 +97,12 @@ export function makeApp(
   return app
 }
 
+const POLICY = 'Content-Security-Policy'
+const SCRIPTS = "script-src 'self'"
+
 /** Guards that mean something for a page only; a script, a style or a font is the smaller without them. */
 const OF_PAGES = [
-  'Content-Security-Policy',
+  POLICY,
   'Cross-Origin-Opener-Policy',
   'Origin-Agent-Cluster',
   'X-DNS-Prefetch-Control',
@@ -125,6 +128,12 @@ function serveScreens(app: Express, folder: string): void {
           // A drawing can be opened as a page, and a worker is guarded by its own answer.
           const asPage = /\.svg|[\\/]worker-/.test(path)
           if (lasting && !asPage) for (const name of OF_PAGES) response.removeHeader(name)
+          // Decoders of packed radiographs are wasm. They run in a worker, and nowhere else is wasm let in.
+          if (/[\\/]worker-/.test(path))
+            response.setHeader(
+              POLICY,
+              String(response.getHeader(POLICY)).replace(SCRIPTS, `${SCRIPTS} 'wasm-unsafe-eval'`),
+            )
         },
       },
     }),

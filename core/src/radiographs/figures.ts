@@ -41,6 +41,9 @@ const rise = (from: Vec, to: Vec): number => degrees(Math.atan2(to[1] - from[1],
 /** How steep a line stands that leans back from the ground, as the front of a wall does: degrees, 90 upright. */
 const lean = (low: Vec, high: Vec): number => degrees(Math.atan2(high[1] - low[1], low[0] - high[0]))
 
+/** By how much one line stands steeper than another, never more than half a turn. */
+const steeper = (by: number): number => by - 360 * Math.round(by / 360)
+
 /** The middle of the coffin joint. */
 export const joint = (at: OnGround): Vec | undefined => middleOfCircle(at('O1'), at('O2'), at('O3'))
 
@@ -84,7 +87,7 @@ export const RADIOGRAPH_FIGURES: readonly RadiographFigureKind[] = [
     means: 'By how much the front of P3 stands steeper than the wall: capsular rotation. Minus: flatter.',
     from: ['W1', 'W2', 'E', 'T'],
     usual: [-2, 3],
-    read: (at) => lean(at('T'), at('E')) - lean(at('W2'), at('W1')),
+    read: (at) => steeper(lean(at('T'), at('E')) - lean(at('W2'), at('W1'))),
   },
   {
     key: 'alignment',
@@ -96,7 +99,7 @@ export const RADIOGRAPH_FIGURES: readonly RadiographFigureKind[] = [
     usual: [-4, 4],
     read: (at) => {
       const middle = joint(at)
-      return middle && lean(middle, at('P')) - lean(at('T'), at('E'))
+      return middle && steeper(lean(middle, at('P')) - lean(at('T'), at('E')))
     },
   },
   {

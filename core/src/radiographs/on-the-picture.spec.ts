@@ -22,10 +22,10 @@ describe('where a place likely lies', () => {
     fc.assert(
       fc.property(
         anyExposure,
-        fc.constantFrom(['W1', 'G2'], ['W1', 'W2'], ['T', 'U', 'E'] as const),
+        fc.constantFrom<readonly RadiographPointKey[]>(['W1', 'G2'], ['W1', 'W2'], ['T', 'U', 'E']),
         (exposure, keys) => {
           const points = madeLimb(USUAL_LIMB, exposure)
-          const likely = likelyPlaces(chosen(points, keys as RadiographPointKey[]), {
+          const likely = likelyPlaces(chosen(points, keys), {
             width: 4000,
             height: 4000,
           })

@@ -29,9 +29,20 @@ export interface PictureMark {
 /** A line on a picture, pixels. */
 export interface PictureLine {
   points: readonly Vec[]
-  kind: 'edge' | 'doubtful' | 'guide'
+  kind: 'edge' | 'doubtful' | 'guide' | 'bone' | 'trim'
 }
 
+/** What a finger holds, where on the picture, and where on the screen it came down. */
+interface Holding {
+  key?: string
+  at: Vec
+  x: number
+  y: number
+  moved: boolean
+}
+
+/** A finger that moves less than this rests, screen pixels. */
+const SHAKE = 2
 /** A finger takes hold of a mark this near, screen pixels. */
 const NEAR = 20
 /** How wide half a mark is on the screen, pixels. */
@@ -49,10 +60,11 @@ const STEP = 1 / 900
   template: `
     <svg
       #sheet
-      tabindex="0"
-      role="application"
+      [attr.tabindex]="still() ? null : 0"
+      [attr.role]="still() ? 'img' : 'application'"
+      [class.still]="still()"
       [attr.aria-label]="label()"
-      [attr.aria-describedby]="'keys'"
+      [attr.aria-describedby]="still() ? null : 'keys'"
       [attr.viewBox]="shown().view"
       [style.aspect-ratio]="shown().width + ' / ' + shown().height"
       data-testid="picture-sheet"
@@ -124,7 +136,7 @@ const STEP = 1 / 900
         </g>
       }
     </svg>
-    <p class="muted" id="keys">
+    <p class="muted" id="keys" [hidden]="still()">
       Hold and pull: the magnifier shows what is under the finger.
       <span>
         By keyboard: arrows move the cross, Enter sets the place; Tab goes to places that are set, arrows move
@@ -147,6 +159,10 @@ const STEP = 1 / 900
       touch-action: none;
       user-select: none;
     }
+    .still {
+      cursor: default;
+      touch-action: auto;
+    }
     path {
       fill: none;
       vector-effect: non-scaling-stroke;
@@ -164,6 +180,15 @@ const STEP = 1 / 900
     .guide {
       stroke: #6fd3ff;
       stroke-width: 1.5;
+    }
+    .bone {
+      stroke: #b7f08a;
+      stroke-width: 1.5;
+    }
+    .trim {
+      stroke: #ff7a4f;
+      stroke-width: 2.5;
+      stroke-dasharray: 9 5;
     }
     .mark {
       cursor: grab;
@@ -230,6 +255,8 @@ export class PictureSheet {
   readonly marks = input<readonly PictureMark[]>([])
   readonly lines = input<readonly PictureLine[]>([])
   readonly opacity = input(1)
+  /** It is only looked at. */
+  readonly still = input(false)
   /** The part of it that is looked at, pixels; all of it where it is not said. */
   readonly window = input<{ x: number; y: number; width: number; height: number } | undefined>()
   /** A place that was tapped. */
@@ -242,7 +269,7 @@ export class PictureSheet {
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef)
   private readonly sheet = viewChild.required<ElementRef<SVGSVGElement>>('sheet')
-  private readonly holding = signal<{ key?: string; at: Vec } | undefined>(undefined)
+  private readonly holding = signal<Holding | undefined>(undefined)
   /** The cross that arrow keys move. */
   protected readonly cursor = signal<Vec | undefined>(undefined)
 
@@ -283,17 +310,18 @@ export class PictureSheet {
   }
 
   protected down(event: PointerEvent): void {
-    if (event.button !== 0 || this.holding()) return
+    if (this.still() || event.button !== 0 || this.holding()) return
     const at = this.placeOf(event)
     if (!at) return
     event.preventDefault()
     this.sheet().nativeElement.setPointerCapture(event.pointerId)
     this.cursor.set(undefined)
     const key = this.markNear(event)
-    if (key === undefined) return this.holding.set({ at })
+    const began = { x: event.clientX, y: event.clientY, moved: false }
+    if (key === undefined) return this.holding.set({ ...began, at })
     this.held.emit(key)
     const mark = this.marks().find((each) => each.key === key)!
-    this.holding.set({ key, at: mark.at })
+    this.holding.set({ ...began, key, at: mark.at })
     this.host.nativeElement.querySelector<SVGGElement>(`[data-mark="${key}"]`)?.focus({ preventScroll: true })
   }
 
@@ -301,16 +329,19 @@ export class PictureSheet {
     const holding = this.holding()
     const at = holding && this.placeOf(event)
     if (!at) return
-    this.holding.set({ ...holding, at })
-    if (holding.key !== undefined) this.pulled.emit({ key: holding.key, at })
+    const moved = holding.moved || Math.hypot(event.clientX - holding.x, event.clientY - holding.y) > SHAKE
+    this.holding.set({ ...holding, at, moved })
+    if (holding.key !== undefined && moved) this.pulled.emit({ key: holding.key, at })
   }
 
   protected up(event: PointerEvent): void {
     const holding = this.holding()
     this.holding.set(undefined)
     if (!holding) return
-    if (holding.key !== undefined) return this.released.emit(holding.key)
-    this.tapped.emit(this.placeOf(event) ?? holding.at)
+    if (holding.key !== undefined) this.released.emit(holding.key)
+    // One that was touched and not moved was not meant, where places lie close: the tap was for the next.
+    const still = holding.key !== undefined && !holding.moved && !this.isSmall(holding.key)
+    if (holding.key === undefined || still) this.tapped.emit(this.placeOf(event) ?? holding.at)
   }
 
   protected cancel(): void {
@@ -349,6 +380,8 @@ export class PictureSheet {
     }
   }
 
+  private isSmall = (key: string): boolean => this.marks().some((mark) => mark.key === key && mark.small)
+
   private within([x, y]: Vec): Vec {
     const { width, height } = this.size()
     return [Math.min(width - 1, Math.max(0, x)), Math.min(height - 1, Math.max(0, y))]
@@ -366,7 +399,8 @@ export class PictureSheet {
     const seen = this.sheet().nativeElement.getScreenCTM()
     if (!seen) return undefined
     let [nearest, best] = [NEAR, undefined as string | undefined]
-    for (const { key, at, small } of this.marks()) {
+    // A place that is only proposed does not catch a finger: it is set where the finger is.
+    for (const { key, at, small } of this.marks().filter(({ likely }) => !likely)) {
       const { x, y } = new DOMPoint(at[0], at[1]).matrixTransform(seen)
       const off = Math.hypot(x - clientX, y - clientY) * (small ? 1.6 : 1)
       if (off < nearest) [nearest, best] = [off, key]

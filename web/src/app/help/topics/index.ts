@@ -18,6 +18,7 @@ import { nail } from './nail'
 import { owner } from './owner'
 import { photographed } from './photographed'
 import { rack } from './rack'
+import { radiograph } from './radiograph'
 import { round } from './round'
 import { save } from './save'
 import { settings } from './settings'
@@ -42,6 +43,7 @@ export const TOPICS: readonly HelpTopic[] = [
   map,
   traced,
   photographed,
+  radiograph,
   size,
   shoe,
   iron,

@@ -1,6 +1,7 @@
 import { footHandles, type FootInput, type Plan } from '@crescent/core'
 import type { BenchStep } from '../../bench-step'
 import { planSlip, SOLE_VIEW } from '../sole-view'
+import { RADIOGRAPH_VIEW } from './radiograph/view'
 
 /** Measuring the foot, and judging its widest part and breakover. */
 export const MAP: BenchStep = {
@@ -14,6 +15,7 @@ export const MAP: BenchStep = {
   views: [
     SOLE_VIEW,
     { key: 'side', label: 'Side', drawing: () => import('./bench-map').then((m) => m.MapSide) },
+    RADIOGRAPH_VIEW,
     {
       key: 'compare',
       label: 'Compare',

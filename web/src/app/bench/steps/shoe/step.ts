@@ -1,5 +1,6 @@
 import { shoeHandles, type Plan } from '@crescent/core'
 import type { BenchStep } from '../../bench-step'
+import { RADIOGRAPH_VIEW } from '../map/radiograph/view'
 import { planSlip, SOLE_VIEW } from '../sole-view'
 
 /** Choosing bar, fit and modifications. */
@@ -28,6 +29,7 @@ export const SHOE: BenchStep = {
       flow: true,
       drawing: () => import('./bench-against').then((m) => m.BenchAgainst),
     },
+    RADIOGRAPH_VIEW,
   ],
   beside: planSlip,
   handles: (plan: Plan) => shoeHandles(plan).filter(({ view }) => view === 'sole'),

@@ -1,0 +1,111 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core'
+import {
+  RADIOGRAPH_FIGURES,
+  type RadiographFigure,
+  type RadiographFigureKind,
+} from '@crescent/core/radiographs'
+import { FigureText } from '../../../../drawing/figure-text'
+import { unusual } from './plate'
+import { Radiograph } from './radiograph'
+
+/** The figures that were read from a radiograph, with their error and with what is usual beside them. */
+@Component({
+  selector: 'cr-plate-figures',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <table aria-label="Figures of the radiograph">
+      <thead>
+        <tr>
+          <th scope="col">Figure</th>
+          <th scope="col">Read</th>
+          <th scope="col">Usual, from memory</th>
+        </tr>
+      </thead>
+      <tbody>
+        @for (row of rows(); track row.key) {
+          <tr
+            [class.out]="row.out"
+            [attr.data-figure]="row.key"
+            (pointerenter)="lit.emit(row.key)"
+            (pointerleave)="lit.emit('')"
+          >
+            <th scope="row" [title]="row.means">{{ row.label }}</th>
+            @if (row.value) {
+              <td>
+                <b>{{ row.value }}</b>&ngsp;<small>± {{ row.error }}</small>
+                @if (row.out) {
+                  <span class="mark">outside the usual</span>
+                }
+              </td>
+            } @else {
+              <td class="muted">{{ row.lacks }}</td>
+            }
+            <td class="muted">{{ row.usual }}</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+    <p class="muted">
+      ± is what half a millimetre of error at each place makes of it, one standard deviation.
+    </p>
+  `,
+  styles: `
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-size: 0.92rem;
+    }
+    th,
+    td {
+      padding: 4px 6px;
+      text-align: left;
+      vertical-align: baseline;
+      border-bottom: 1px solid var(--rule);
+    }
+    th {
+      font-weight: 550;
+    }
+    b {
+      white-space: nowrap;
+    }
+    .out b {
+      color: var(--warn);
+    }
+    .mark {
+      display: block;
+      font-size: 0.85em;
+      color: var(--warn);
+    }
+  `,
+})
+export class PlateFigures {
+  /** The figure that is pointed at; none where it is empty. */
+  readonly lit = output<string>()
+  private readonly radiograph = inject(Radiograph)
+  private readonly text = inject(FigureText)
+
+  protected readonly rows = computed(() => {
+    const read = new Map(this.radiograph.figures().map((one) => [one.key, one]))
+    return RADIOGRAPH_FIGURES.map((kind) => {
+      const one = read.get(kind.key)!
+      const { key, label, means, usual } = kind
+      return {
+        ...{ key, label, means, out: unusual(one), lacks: lacking(one) },
+        value: one.value === null ? '' : this.written(one.value, kind),
+        error: one.uncertainty === null ? '' : this.written(one.uncertainty, kind),
+        usual: usual ? `${this.written(usual[0], kind)} to ${this.written(usual[1], kind)}` : '',
+      }
+    })
+  })
+
+  private written(value: number, { unit }: RadiographFigureKind): string {
+    if (unit === 'degrees') return `${value.toFixed(1)}°`
+    return unit === 'share' ? `${(value * 100).toFixed(0)} %` : this.text.fine(value)
+  }
+}
+
+/** What a figure needs before it can be read, in few words. */
+function lacking({ lacks }: RadiographFigure): string {
+  if (!lacks) return 'cannot be read'
+  return lacks.length === 1 ? `needs ${lacks[0]!.toLowerCase()}` : `needs ${lacks.length} places more`
+}

@@ -1,0 +1,141 @@
+import {
+  greyShown,
+  readDicom,
+  usualWindow,
+  wholeWindow,
+  type DeepPicture,
+  type FileScale,
+  type Window,
+} from '@crescent/core/dicom'
+import { madeUpRadiograph } from '@crescent/core/made-up'
+import type { Picture } from '@crescent/core/photographs'
+
+/** What is asked of the worker: a file to open, a made-up one to practise on, another window of the one it holds. */
+export type PlateAsked =
+  | { do: 'open'; file: Blob; dicom: boolean }
+  | { do: 'practise'; seed: number }
+  | { do: 'show'; window: Window; inverted: boolean }
+
+/** A radiograph that was opened. */
+export interface OpenedPlate {
+  ok: true
+  width: number
+  height: number
+  /** As the file wants it shown, as it mostly is, and all of it. */
+  windows: { file: Window; usual: Window; whole: Window }
+  inverted: boolean
+  scale: FileScale
+  told: readonly { label: string; text: string }[]
+}
+export interface PlateAnswers {
+  open: OpenedPlate | { ok: false; problem: string }
+  practise: OpenedPlate | { ok: false; problem: string }
+  show: { ok: true; picture: Blob } | { ok: false; problem: string }
+}
+
+/** What is made of a picture's bytes where there is a canvas. */
+export interface PlateTools {
+  decoded: (file: Blob) => Promise<Picture>
+  packed: (rgba: Uint8ClampedArray, width: number, height: number) => Promise<Blob>
+  /** Where the decoders' wasm lies. */
+  locate: (file: string) => string
+}
+
+/** Wider than this it is not shown: a screen has no more, and its magnifier little. */
+const SHOWN = 1600
+
+const damaged = { ok: false as const, problem: 'The picture is damaged: it could not be read to its end.' }
+
+/** Works on one radiograph: opened once, shown in as many windows as are asked for. */
+export class PlateWorker {
+  private shown: DeepPicture | undefined
+
+  constructor(private readonly tools: PlateTools) {}
+
+  answer(asked: PlateAsked): Promise<PlateAnswers[PlateAsked['do']]> {
+    if (asked.do === 'open') return asked.dicom ? this.openDicom(asked.file) : this.openPicture(asked.file)
+    if (asked.do === 'practise') return Promise.resolve(this.practise(asked.seed))
+    return this.show(asked.window, asked.inverted)
+  }
+
+  private async openDicom(file: Blob): Promise<PlateAnswers['open']> {
+    const read = await readDicom(new Uint8Array(await file.arrayBuffer()), this.tools.locate)
+    if (!read.ok) return read
+    const { picture, window, inverted, scale, told } = read
+    return this.opened(picture, { window, inverted, scale, told })
+  }
+
+  private async openPicture(file: Blob): Promise<PlateAnswers['open']> {
+    try {
+      return this.opened(greyOf(await this.tools.decoded(file)))
+    } catch {
+      return damaged
+    }
+  }
+
+  /** One that was made up, of figures nobody is told: what is marked is compared with nothing but oneself. */
+  private practise(seed: number): OpenedPlate {
+    const { picture, truth } = madeUpRadiograph({ seed, width: SHOWN })
+    const data = Float32Array.from(picture.data)
+    return this.opened(
+      { ...picture, data, ...extremes(data) },
+      { scale: { by: 'calibrated', mmPerPixel: truth.mmPerPixel } },
+    )
+  }
+
+  private opened(
+    picture: DeepPicture,
+    said: Partial<Pick<OpenedPlate, 'inverted' | 'scale' | 'told'>> & { window?: Window } = {},
+  ): OpenedPlate {
+    this.shown = reduced(picture)
+    const usual = usualWindow(this.shown)
+    return {
+      ok: true,
+      ...{ width: picture.width, height: picture.height, inverted: said.inverted ?? false },
+      windows: { file: said.window ?? usual, usual, whole: wholeWindow(picture) },
+      ...{ scale: said.scale ?? { by: 'unsaid' }, told: said.told ?? [] },
+    }
+  }
+
+  private async show(window: Window, inverted: boolean): Promise<PlateAnswers['show']> {
+    if (!this.shown) return { ok: false, problem: 'There is no radiograph yet.' }
+    const { width, height } = this.shown
+    return {
+      ok: true,
+      picture: await this.tools.packed(greyShown(this.shown, window, inverted), width, height),
+    }
+  }
+}
+
+/** How bright each place of a coloured picture is (ITU-R BT.601). */
+export function greyOf({ width, height, data }: Picture): DeepPicture {
+  const grey = new Float32Array(width * height)
+  for (let i = 0, at = 0; i < grey.length; i++, at += 4)
+    grey[i] = 0.299 * data[at]! + 0.587 * data[at + 1]! + 0.114 * data[at + 2]!
+  return { width, height, data: grey, ...extremes(grey) }
+}
+
+function extremes(data: Float32Array): { least: number; most: number } {
+  let [least, most] = [Infinity, -Infinity]
+  for (const value of data) {
+    if (value < least) least = value
+    if (value > most) most = value
+  }
+  return { least, most }
+}
+
+/** As many pixels together, in squares, as bring a picture down to what is shown. */
+export function reduced(picture: DeepPicture): DeepPicture {
+  const by = Math.ceil(picture.width / SHOWN)
+  if (by === 1) return picture
+  const [width, height] = [Math.floor(picture.width / by), Math.floor(picture.height / by)]
+  const data = new Float32Array(width * height)
+  for (let y = 0; y < height * by; y++) {
+    const row = Math.floor(y / by) * width
+    let at = y * picture.width
+    for (let x = 0; x < width; x++) for (let i = 0; i < by; i++) data[row + x]! += picture.data[at++]!
+  }
+  const share = 1 / (by * by)
+  for (let i = 0; i < data.length; i++) data[i]! *= share
+  return { width, height, data, least: picture.least, most: picture.most }
+}
