@@ -1,6 +1,6 @@
 import dicomParser, { type DataSet } from 'dicom-parser'
 import { unpacked, type Locate, type Packing } from './codecs'
-import { usualWindow, type DeepPicture, type Window } from './deep-picture'
+import type { DeepPicture, Window } from './deep-picture'
 import { packedSize } from './packed-size'
 import { fileScale, type FileScale } from './scale'
 
@@ -9,8 +9,8 @@ export interface ReadRadiograph {
   picture: DeepPicture
   /** The lowest values are white (MONOCHROME1). */
   inverted: boolean
-  /** As the file wants it shown, or as it mostly is. */
-  window: Window
+  /** As the file wants it shown, where it says so. */
+  window: Window | undefined
   scale: FileScale
   /** Whose it is and when it was taken, as the file says: shown once, kept only where that is wanted. */
   told: { label: string; text: string }[]
@@ -87,14 +87,13 @@ async function reading(file: Uint8Array, locate: Locate): Promise<DicomRead> {
     if (frame.width !== width || frame.height !== height) return no(DAMAGED)
     ;[bytes, signed, bits] = [frame.bytes, shape.signed || frame.signed, frame.bits > 8 ? 16 : 8]
   }
-  const values = valuesOf(bytes, width * height, bits, signed, shape.stored)
-  if (!values) return no(DAMAGED)
-  const picture = scaled(values, width, height, said)
+  const picture = pictureOf(bytes, bits, { ...shape, signed }, said)
+  if (!picture) return no(DAMAGED)
   return {
     ok: true,
     picture,
     inverted: shape.photometric === 'MONOCHROME1',
-    window: windowOf(said) ?? usualWindow(picture),
+    window: windowOf(said),
     scale: fileScale({
       imagerSpacing: numbers(said, 'x00181164'),
       pixelSpacing: numbers(said, 'x00280030'),
@@ -157,36 +156,46 @@ function wholeFrame(said: DataSet): Uint8Array {
   return whole
 }
 
-/** Values of so many bits, those above the stored ones cut off; nothing where bytes are missing. */
-function valuesOf(
-  bytes: Uint8Array,
-  count: number,
-  bits: number,
-  signed: boolean,
-  stored: number,
-): Float32Array | undefined {
+/**
+ * The picture out of its bytes: values of so many bits, those above the stored ones cut off, after slope and intercept.
+ * Millions of them: one walk, over numbers as they lie in memory.
+ *
+ * @returns undefined where bytes are missing
+ */
+function pictureOf(bytes: Uint8Array, bits: number, shape: Shape, said: DataSet): DeepPicture | undefined {
+  const { width, height, signed, stored } = shape
+  const count = width * height
   if (bytes.length < count * (bits / 8)) return undefined
-  const values = new Float32Array(count)
-  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-  const cut = 32 - stored
-  for (let i = 0; i < count; i++) {
-    const raw = bits === 8 ? bytes[i]! : view.getUint16(i * 2, true)
-    values[i] = signed ? (raw << cut) >> cut : (raw << cut) >>> cut
-  }
-  return values
-}
-
-function scaled(data: Float32Array, width: number, height: number, said: DataSet): DeepPicture {
   const slope = number(said, 'x00281053') ?? 1
   const intercept = number(said, 'x00281052') ?? 0
+  const mask = 2 ** stored - 1
+  // What lies above it is less than nothing, in two's complement.
+  const top = signed ? mask >> 1 : mask
+  const raw = bits === 8 ? bytes : words(bytes, count)
+  const data = new Float32Array(count)
   let [least, most] = [Infinity, -Infinity]
-  for (let i = 0; i < data.length; i++) {
-    const value = (data[i] = data[i]! * slope + intercept)
+  for (let i = 0; i < count; i++) {
+    const kept = raw[i]! & mask
+    const value = (kept > top ? kept - mask - 1 : kept) * slope + intercept
+    data[i] = value
     if (value < least) least = value
     if (value > most) most = value
   }
   return { width, height, data, least, most }
 }
+
+/** Two bytes a value, the lower first, as DICOM writes them and nearly every machine keeps them. */
+function words(bytes: Uint8Array, count: number): Uint16Array {
+  if (!LOW_FIRST) {
+    const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
+    return Uint16Array.from({ length: count }, (_, i) => view.getUint16(i * 2, true))
+  }
+  // A value must begin at an even byte of its memory.
+  return bytes.byteOffset % 2 === 0
+    ? new Uint16Array(bytes.buffer, bytes.byteOffset, count)
+    : new Uint16Array(bytes.slice(0, count * 2).buffer)
+}
+const LOW_FIRST = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1
 
 function windowOf(said: DataSet): Window | undefined {
   const [centre, width] = [number(said, 'x00281050'), number(said, 'x00281051')]

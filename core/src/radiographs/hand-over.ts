@@ -22,8 +22,8 @@ export function footFromRadiograph(figures: readonly RadiographFigure[]): FootFr
   }
 }
 
-/** No tap is finer than a tenth. */
-const tenths = (value: number): number => Math.round(value * 10) / 10
+/** No tap is finer than a tenth; nothing is nothing, and not less than it. */
+const tenths = (value: number): number => Math.round(value * 10) / 10 + 0
 
 /** A way in which a shoe carries out the plan. */
 export interface CarriedOut {

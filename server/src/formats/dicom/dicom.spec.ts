@@ -53,7 +53,7 @@ describe('a radiograph that a library from the registry wrote', () => {
     const at = (value: number, inverted: boolean) =>
       greyShown(
         { width: 1, height: 1, data: Float32Array.of(value), least: 0, most: 1 },
-        own.window,
+        own.window!,
         inverted,
       )[0]
     expect([at(2999, false), at(4000, false), at(5001, false)]).toEqual([0, 127, 255])

@@ -10,6 +10,8 @@ const DIGITAL_XRAY = '1.2.840.10008.5.1.4.1.1.1.1'
 /** A number that nobody else uses: made of a random one (DICOM PS3.5 B.2). */
 const uid = (): string => `2.25.${BigInt(`0x${randomUUID().replaceAll('-', '')}`)}`
 
+const sixteen = (value: number): number => Number(value.toPrecision(12))
+
 /** What is written beside the picture. */
 export interface DicomWish {
   mmPerPixel: number
@@ -51,7 +53,8 @@ export function dicomOf({ width, height, data }: MadeRadiograph, wish: DicomWish
       HighBit: (wish.bits ?? 14) - 1,
       PixelRepresentation: 0,
     },
-    PixelSpacing: [wish.mmPerPixel, wish.mmPerPixel],
+    // Sixteen signs are all that a figure may have (DICOM PS3.5 6.2).
+    PixelSpacing: [sixteen(wish.mmPerPixel), sixteen(wish.mmPerPixel)],
     PixelSpacingCalibrationType: 'FIDUCIAL',
     ...wish.more,
     PixelData: wish.packed ? [wish.packed.bytes.slice().buffer] : data.buffer,

@@ -99,7 +99,8 @@ export class PlateFigures {
   })
 
   private written(value: number, { unit }: RadiographFigureKind): string {
-    if (unit === 'degrees') return `${value.toFixed(1)}°`
+    // Rounded to nothing it is nothing, and not minus nothing.
+    if (unit === 'degrees') return `${(Math.round(value * 10) / 10 + 0).toFixed(1)}°`
     return unit === 'share' ? `${(value * 100).toFixed(0)} %` : this.text.fine(value)
   }
 }

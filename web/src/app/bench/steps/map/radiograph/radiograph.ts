@@ -54,7 +54,8 @@ export class Radiograph {
   private readonly wants = signal<Readonly<Record<string, Wanted>>>({})
   /** Whose radiograph the worker holds. */
   private held = ''
-  private asked = 0
+  private drawing = false
+  private wanting: string | undefined
 
   readonly busy = signal(false)
   readonly failure = signal<Told>('')
@@ -127,7 +128,8 @@ export class Radiograph {
     this.busy.set(false)
     if (!opened) return
     this.plates.update((plates) => ({ ...plates, [key]: freshPlate(name, source, opened) }))
-    await this.draw(key)
+    // Whoever waits goes on: where it is shown comes while it is drawn.
+    void this.draw(key)
   }
 
   private async fetched(key: string, source: Plate['source']): Promise<OpenedPlate | undefined> {
@@ -146,12 +148,24 @@ export class Radiograph {
     await this.draw(this.key())
   }
 
+  /** Draws what is wanted; what is wanted while it draws is drawn after it, and of several only the last. */
   private async draw(key: string): Promise<void> {
-    const turn = ++this.asked
-    const plate = this.plates()[key]!
-    if (this.held !== key && !(await this.fetched(key, plate.source))) return
-    if (turn !== this.asked) return
-    const answer = await this.reader.ask({ do: 'show', window: plate.window, inverted: plate.inverted })
+    this.wanting = key
+    if (this.drawing) return
+    this.drawing = true
+    while (this.wanting !== undefined) {
+      const next: string = this.wanting
+      this.wanting = undefined
+      await this.drawn(next)
+    }
+    this.drawing = false
+  }
+
+  private async drawn(key: string): Promise<void> {
+    const plate = this.plates()[key]
+    if (!plate || (this.held !== key && !(await this.fetched(key, plate.source)))) return
+    const { window, inverted } = plate
+    const answer = await this.reader.ask({ do: 'show', window, inverted })
     if (!answer.ok) return this.failure.set(answer.problem)
     const before = this.pictures()[key]
     this.pictures.update((pictures) => ({ ...pictures, [key]: URL.createObjectURL(answer.picture) }))
