@@ -10,7 +10,16 @@ const forbid = (...groups) => ({
 })
 
 /** Doors of core beside its front door that screens may use: what few of them need, fetched when it is needed. */
-const CORE_DOORS = ['text', 'solid', 'anvil', 'photographs', 'photo-tracing', 'radiographs']
+const CORE_DOORS = [
+  'text',
+  'solid',
+  'anvil',
+  'photographs',
+  'photo-tracing',
+  'radiographs',
+  'dicom',
+  'made-up',
+]
 
 export default tseslint.config(
   {

@@ -127,21 +127,17 @@ async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: n
   // The first one fetches the worker and the dialog.
   for (let i = 0; i < 6; i++) {
     const open = page.getByLabel('Open a radiograph')
-    const began = await open
-      .evaluate((field: HTMLInputElement) => {
-        field.addEventListener('change', () => (field.dataset['at'] = String(Date.now())), {
-          once: true,
-          capture: true,
-        })
-        return field
-      })
-      .then(() => open.elementHandle())
+    await open.evaluate((field) =>
+      field.addEventListener('change', () => (document.body.dataset['chosenAt'] = String(Date.now())), {
+        ...{ once: true, capture: true },
+      }),
+    )
     await open.setInputFiles(file)
-    const at = Number(await began!.evaluate((field) => (field as HTMLInputElement).dataset['at']))
+    const at = await page.evaluate(() => Number(document.body.dataset['chosenAt']))
     const [drawn, href] = await painted(at, null)
     const asked = await dialog.getByRole('button', { name: 'Bone', exact: true }).evaluate((button) => {
       const now = Date.now()
-      ;(button as HTMLButtonElement).click()
+      button.dispatchEvent(new MouseEvent('click', { bubbles: true }))
       return now
     })
     const [windowed] = await painted(asked, href)

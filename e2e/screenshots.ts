@@ -3,10 +3,12 @@ import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
+import { RADIOGRAPH_POINTS } from '@crescent/core/radiographs'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { CHROMIUM } from './support/chromium'
 import { openBench } from './support/fixtures'
 import { madePhoto, onScreen } from './support/made-photo'
+import { madeRadiograph } from './support/made-radiograph'
 import { TestServer } from './support/server'
 
 const FOLDER = fileURLToPath(new URL('../docs/screenshots/', import.meta.url))
@@ -91,11 +93,6 @@ try {
     await find(page, 'outer-heel', 'Flare', 'clear')
     await page.getByText('Kept with the visit.').waitFor()
   })
-  await shoot('bench-gate', WIDE, 'light', async (page) => {
-    await openBench(page, 'Quiver', 'Look')
-    await find(page, 'toe-sole', 'Abscess or track', 'fresh')
-    await page.getByRole('dialog').waitFor()
-  })
   await shoot('bench-landmarks', WIDE, 'light', async (page) => {
     await bench('Buttercup')(page)
     await page.getByRole('button', { name: 'Landmarks' }).click()
@@ -113,6 +110,21 @@ try {
       await page.mouse.click(x, y)
     }
     await page.getByTestId('outline-measures').waitFor()
+  })
+  const lateral = await madeRadiograph({ seed: 10, width: 1600 })
+  await shoot('bench-radiograph', WIDE, 'light', async (page) => {
+    await bench('Old Granite')(page)
+    await page.getByRole('tab', { name: 'Map' }).click()
+    await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Radiograph' }).click()
+    await page.getByLabel('Open a radiograph').setInputFiles(lateral.file)
+    const sheet = page.getByRole('dialog').getByTestId('picture-sheet')
+    await sheet.waitFor()
+    await page.getByRole('radio', { name: 'As the file says' }).click()
+    for (const { key } of RADIOGRAPH_POINTS) {
+      const { x, y } = await onScreen(sheet, lateral.truth.points[key])
+      await page.mouse.click(x, y)
+    }
+    await page.getByText('All is marked').waitFor()
   })
   await shoot('bench-time', WIDE, 'light', async (page) => {
     await bench('Fallow')(page)

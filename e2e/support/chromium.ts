@@ -4,6 +4,8 @@ export const CHROMIUM = {
   args: [
     '--no-sandbox',
     '--disable-gpu',
+    // Letters stand where they stand on a screen.
+    '--font-render-hinting=none',
     // Three dimensions without a graphics card.
     '--use-angle=swiftshader',
     '--enable-unsafe-swiftshader',

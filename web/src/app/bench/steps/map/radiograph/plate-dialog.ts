@@ -16,6 +16,8 @@ import { PictureSheet, type PictureMark } from '../../../../drawing/picture-shee
 import { HelpButton } from '../../../../help/help-button'
 import { FigureField } from '../../../figure-field'
 import {
+  canBeMarker,
+  MARKER,
   scaleSaid,
   takenBack,
   withoutPoint,
@@ -31,8 +33,6 @@ const SCALES: readonly { key: ScaleBy; label: string }[] = [
   { key: 'marker', label: 'A marker I know' },
   { key: 'file', label: 'As the file says' },
 ]
-/** What a marker can measure, mm. */
-const MARKER = [5, 300] as const
 
 /** Marks a lateral radiograph: its places under a magnifier, its scale, how bright it is, and the figures as they come. */
 @Component({
@@ -190,12 +190,12 @@ export class PlateDialog {
 
   protected measured(long: number | undefined): void {
     this.entry.set(undefined)
-    this.radiograph.change((plate) => ({ ...plate, marker: { ...plate.marker, long } as Plate['marker'] }))
+    this.radiograph.change((plate) => ({ ...plate, marker: { ...plate.marker, long } }))
   }
 
   protected markerProblem(): string | undefined {
     const long = this.radiograph.plate()?.marker.long
-    if (long === undefined || (long >= MARKER[0] && long <= MARKER[1])) return undefined
+    if (long === undefined || canBeMarker(long)) return undefined
     return `The marker measures: from ${this.text.length(MARKER[0])} to ${this.text.length(MARKER[1])}`
   }
 

@@ -53,7 +53,7 @@ import { Radiograph } from './radiograph'
     table {
       width: 100%;
       border-collapse: collapse;
-      font-size: 0.92rem;
+      font-size: 0.88rem;
     }
     th,
     td {
@@ -65,7 +65,7 @@ import { Radiograph } from './radiograph'
     th {
       font-weight: 550;
     }
-    b {
+    td {
       white-space: nowrap;
     }
     .out b {

@@ -65,6 +65,8 @@ describe('a radiograph that is marked', () => {
     const ends: Plate = { ...marker, marker: { from: [0, 0], to: [300, 400], long: 50 } }
     expect([asked(ends), mmPerPixel(ends)]).toEqual([RADIOGRAPH_POINT_KEYS[0], 0.1])
     expect(mmPerPixel({ ...ends, marker: { ...ends.marker, to: [0, 0] } })).toBeUndefined()
+    // A slip of the finger gives no scale.
+    expect(mmPerPixel({ ...ends, marker: { ...ends.marker, long: 5000 } })).toBeUndefined()
   })
 
   it('without a scale reads angles and no lengths', () => {

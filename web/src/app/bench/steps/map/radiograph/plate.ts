@@ -30,7 +30,7 @@ export interface Plate {
   /** The place that is asked for next, where one was chosen. */
   chosen: RadiographPointKey | undefined
   scaleBy: ScaleBy | undefined
-  marker: Partial<Record<MarkerEnd, Vec>> & { long?: number }
+  marker: Partial<Record<MarkerEnd, Vec>> & { long?: number | undefined }
 }
 
 /** A plate as it is when it was just opened: nothing marked, and no scale taken for granted. */
@@ -78,11 +78,15 @@ export function takenBack(plate: Plate): Plate {
   return before ? { ...plate, points: before, past: plate.past.slice(0, -1) } : plate
 }
 
+/** What a marker can measure, mm. */
+export const MARKER = [5, 300] as const
+export const canBeMarker = (mm: number): boolean => mm >= MARKER[0] && mm <= MARKER[1]
+
 /** mm of a pixel in the plane of the foot; nothing until somebody said by what. */
 export function mmPerPixel({ scaleBy, marker, opened }: Plate): number | undefined {
   if (scaleBy === 'file') return opened.scale.mmPerPixel
   const { from, to, long } = marker
-  if (scaleBy !== 'marker' || !from || !to || long === undefined) return undefined
+  if (scaleBy !== 'marker' || !from || !to || long === undefined || !canBeMarker(long)) return undefined
   const pixels = Math.hypot(to[0] - from[0], to[1] - from[1])
   return pixels > 0 ? long / pixels : undefined
 }
