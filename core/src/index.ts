@@ -141,6 +141,8 @@ export type {
 export type { Correction, DatedTry, Try } from './records/try'
 export type { PatternFile } from './records/pattern-file'
 export type { DatedJob, Job, LearnedCut } from './records/job'
+export type { ListedPicture, StoredPicture } from './records/picture'
+export { PICTURE_SIGNS } from './terms/picture-kinds'
 export { checkJob, JOB_RANGES } from './iron/check-job'
 export { jobWithin, learnedCuts, learnedFor, learnedWorkshop, styleOfShoe } from './iron/calibration'
 export type { FitNumbers, NailSize, Section, ShoeInput, WorkshopInput } from './records/shoe'

@@ -1,5 +1,6 @@
 // The front door to made-up pictures with known truth, for the demo, for practice and for checks.
-export { GROUNDS, madeUpPhotograph, type Ground, type PhotoTruth, type PhotoWish } from './made-up/photograph'
+export { GROUNDS, type Ground } from './made-up/layers'
+export { madeUpPhotograph, type PhotoTruth, type PhotoWish } from './made-up/photograph'
 export {
   madeUpRadiograph,
   type MadeRadiograph,

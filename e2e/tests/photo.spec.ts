@@ -1,4 +1,5 @@
 import { parseLength } from '@crescent/core'
+import sharp from 'sharp'
 import type { Page } from '@playwright/test'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
 import {
@@ -167,4 +168,57 @@ test('by touch on a phone: the magnifier shows what is under the finger; a lengt
     await dialog.getByRole('radio', { name: 'No card: a length I know' }).click()
     await expect(dialog.getByTestId('photo-ask')).toHaveText('Tap one end of the length you know')
   })
+})
+
+test('a photograph of slide tracks turns the slide shoe: the line of travel, the track, and the shoe turned by what lies between', async ({
+  page,
+  open,
+}) => {
+  const plain = { width: 800, height: 600, channels: 3 as const, background: '#a08060' }
+  const buffer = await sharp({ create: plain }).png().toBuffer()
+  await open('/round')
+  await openBench(page, 'Nock')
+  await typeFive(page)
+  await page.getByRole('tab', { name: 'Shoe' }).click()
+  await expect(page.locator('[data-offers] summary').first()).toBeVisible()
+  for (const group of await page.locator('[data-offers] details').all())
+    await group.evaluate((one: HTMLDetailsElement) => {
+      one.removeAttribute('name')
+      one.open = true
+    })
+  await page.getByRole('button', { name: /^Slide shoe/ }).click()
+  await page.getByRole('button', { name: 'From a photograph of the tracks' }).click()
+  const dialog = page.getByRole('dialog')
+  const choose = dialog.getByLabel('Choose a photograph')
+  await choose.setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.from('a text') })
+  await expect(dialog.getByRole('alert')).toContainText('no photograph')
+  await choose.setInputFiles({ name: 'tracks.png', mimeType: 'image/png', buffer })
+  const [sheet, ask] = [dialog.getByTestId('picture-sheet'), dialog.getByTestId('tracks-ask')]
+  // The horse goes up the picture; the track of its left foot leans nine pixels in a hundred to the left.
+  for (const [words, pixel] of [
+    ['far behind', [400, 420]],
+    ['far ahead', [400, 60]],
+    ['back of this foot', [300, 350]],
+    ['its toe', [282, 150]],
+  ] as const) {
+    await expect(ask).toContainText(words)
+    const { x, y } = await onScreen(sheet, pixel)
+    await page.mouse.click(x, y)
+  }
+  await expect(ask).toContainText('points 5° out')
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Turn the shoe by it' }).click()
+  await expect(field(page, 'mod.slide-shoe.turn')).toHaveValue('5')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(field(page, 'mod.slide-shoe.turn')).toHaveValue('')
+})
+
+test('one to practise on is made up on this machine, and its card is found', async ({ page, open }) => {
+  await open('/round')
+  await openBench(page, 'Nock')
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Outline from a photograph' })
+  await dialog.getByRole('button', { name: 'Practise on a made-up one' }).click()
+  await expect(dialog.getByTestId('card-seen')).toContainText('4 of 4 marks found', { timeout: 40_000 })
+  await expect(dialog.getByTestId('photo-ask')).toHaveText(PHOTO_TAPS[0].ask)
 })

@@ -79,6 +79,7 @@ test('a packed DICOM is opened, scaled by its marker, marked, read, planned on a
   await dialog.getByRole('button', { name: 'Bone', exact: true }).click()
   await expect(picture).not.toHaveAttribute('href', shown!)
   await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByTestId('plate-state')).toContainText('17 of 17 places marked; kept with the visit')
 
   const plan = page.getByTestId('plate-plan')
   await expect(plan).toContainText('Raise by the shoe')
@@ -98,6 +99,17 @@ test('a packed DICOM is opened, scaled by its marker, marked, read, planned on a
   await expect(page.getByRole('radio', { name: /Radiographic/ })).toBeChecked()
   await page.getByRole('tab', { name: 'Shoe' }).click()
   await expect(page.getByRole('region', { name: 'Rocker toe', exact: true })).toBeVisible()
+  // After a reload it is there as it was marked, with its scale.
+  await page.reload()
+  await page.getByRole('tab', { name: 'Map' }).click()
+  await view(page).click()
+  const course = page.getByRole('table', { name: 'Before and after' })
+  await expect(course).toContainText('Palmar angle')
+  await course.getByRole('button').first().click()
+  await expect(page.getByTestId('plate-state')).toContainText('17 of 17 places marked; kept with the visit')
+  await expect(row(page.locator('cr-plate-figures'), 'palmarAngle')).toContainText(before.toFixed(1))
+  await expect(row(page.locator('cr-plate-figures'), 'soleTip')).toContainText('±')
+  await page.getByRole('tab', { name: 'Shoe' }).click()
   // The same radiograph stands beside the shoe.
   await view(page).click()
   await expect(page.getByTestId('plate-plan')).toContainText('Raise by the shoe')

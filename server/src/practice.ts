@@ -7,6 +7,7 @@ import { openDatabase } from './database/open'
 import { jobs } from './resources/jobs/table'
 import { owners } from './resources/owners/table'
 import { patterns } from './resources/patterns/table'
+import { pictures } from './resources/pictures/table'
 import { sizes } from './resources/sizes/table'
 import { tries } from './resources/tries/table'
 import { visits } from './resources/visits/table'
@@ -25,6 +26,7 @@ export interface Practice {
   sizes: ReturnType<typeof sizes>
   tries: ReturnType<typeof tries>
   jobs: ReturnType<typeof jobs>
+  pictures: ReturnType<typeof pictures>
   workshop: ReturnType<typeof workshop>
 }
 
@@ -45,6 +47,7 @@ export function practiceOn(db: Db): Practice {
     sizes: sizes(db),
     tries: tries(db),
     jobs: jobs(db),
+    pictures: pictures(db),
     workshop: workshop(db),
   }
 }

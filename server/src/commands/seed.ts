@@ -8,6 +8,7 @@ import { practiceFiles, TAILS } from '../database/files'
 import { databaseFile } from '../database/open'
 import { openPractice } from '../practice'
 import { demoSchema } from '../demo/schema'
+import { seedPictures } from '../demo/pictures'
 import { seedDemo } from '../demo/seed'
 import { failPlainly } from './plainly'
 
@@ -18,22 +19,19 @@ try {
     // Where a practice's files lie, whatever became of its database, nothing made up is put beside them.
     if (!process.argv.includes('--if-none'))
       console.log(`There is data in ${dataFolder} already (${lying.join(', ')}): nothing was added`)
-  } else seed(dataFolder)
+  } else await seed(dataFolder)
 } catch (error) {
   failPlainly(error)
 }
 
 /** Made under another name and only then put in its place: a seed that is killed is begun again by the next start. */
-function seed(dataFolder: string): void {
+async function seed(dataFolder: string): Promise<void> {
   const making = join(dataFolder, 'seeding.sqlite')
   for (const tail of ['', ...TAILS]) rmSync(making + tail, { force: true })
   const practice = openPractice(making)
-  seedDemo(
-    practice,
-    demoSchema.parse(JSON.parse(demoFile('practice.json'))),
-    new Date(),
-    demoFile('sizes.csv'),
-  )
+  const demo = demoSchema.parse(JSON.parse(demoFile('practice.json')))
+  seedDemo(practice, demo, new Date(), demoFile('sizes.csv'))
+  await seedPictures(practice, demo)
   const horses = practice.horses.list().length
   closeWhole(practice.db)
   moveDatabase(making, databaseFile(dataFolder))

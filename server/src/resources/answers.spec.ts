@@ -5,6 +5,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { anyPlan, requestOf, tryPlan } from '@crescent/core/testing/fuzz/any-plan'
 import { MODIFICATIONS, SIDES } from '@crescent/core'
 import { FIVE_BY_FIVE } from '@crescent/core/testing/samples'
+import { seedPictures } from '../demo/pictures'
 import { demoSchema } from '../demo/schema'
 import { seedDemo } from '../demo/seed'
 import type { Route } from '../http/route'
@@ -13,11 +14,13 @@ import { routes } from './index'
 import { planAnswerSchema } from './plan/answer'
 
 let bed: Bed
-beforeAll(() => {
+beforeAll(async () => {
   bed = makeBed()
-  const demo = readFileSync(new URL('../../../demo/practice.json', import.meta.url), 'utf8')
+  const file = readFileSync(new URL('../../../demo/practice.json', import.meta.url), 'utf8')
+  const demo = demoSchema.parse(JSON.parse(file))
   const sizes = readFileSync(new URL('../../../demo/sizes.csv', import.meta.url), 'utf8')
-  seedDemo(bed.practice, demoSchema.parse(JSON.parse(demo)), new Date('2026-11-20T12:00:00Z'), sizes)
+  seedDemo(bed.practice, demo, new Date('2026-11-20T12:00:00Z'), sizes)
+  await seedPictures(bed.practice, demo)
 }, 60_000)
 afterAll(() => bed.remove())
 
@@ -34,6 +37,7 @@ function idsFor({ path }: Route): string[] {
     sizes: practice.sizes,
     tries: practice.tries,
     jobs: practice.jobs,
+    pictures: practice.pictures,
   } as const
   const table = tables[path.split('/')[1] as keyof typeof tables]
   return table.list('1 LIMIT 60').map(({ id }) => id)

@@ -14,6 +14,7 @@ import { ownerRoutes } from './owners/routes'
 import { patternFileRoutes } from './pattern-files/routes'
 import { patternRoutes } from './patterns/routes'
 import { photographRoutes } from './photographs/routes'
+import { pictureRoutes } from './pictures/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
 import { radiographRoutes } from './radiographs/routes'
@@ -50,6 +51,7 @@ export const routes: readonly Route[] = [
   ...fittingRoutes,
   ...tryRoutes,
   ...jobRoutes,
+  ...pictureRoutes,
   ...workshopRoutes,
   ...safekeepingRoutes,
 ]

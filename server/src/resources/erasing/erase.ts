@@ -61,6 +61,7 @@ export async function erase(practice: Practice, kind: ErasedKind, id: string): P
     run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM tries WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM jobs WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM pictures WHERE visit_id IN (${VISITS[kind]})`)
     run(`DELETE FROM looks WHERE visit_id IN (${VISITS[kind]})`)
     // A pattern of another horse that was begun from one of these no longer names it, nor whose it was.
     run(`UPDATE patterns SET forked_from = NULL

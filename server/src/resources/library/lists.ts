@@ -8,6 +8,7 @@ import {
   visitSchema,
   trySchema,
   jobSchema,
+  pictureSchema,
   workshopRecordSchema,
   storedPatternSchema,
 } from '@crescent/core/records/index'
@@ -76,6 +77,7 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
   sizes: list({ kind: 'size', schema: sizeSchema, check: CHECKS.size, table: ({ sizes }) => sizes }),
   tries: list({ kind: 'try', schema: trySchema, check: none, table: ({ tries }) => tries }),
   jobs: list({ kind: 'job', schema: jobSchema, check: CHECKS.job, table: ({ jobs }) => jobs }),
+  pictures: list({ kind: 'picture', schema: pictureSchema, check: none, table: ({ pictures }) => pictures }),
   workshop: list({
     kind: 'workshop',
     schema: workshopRecordSchema,

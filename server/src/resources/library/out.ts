@@ -34,7 +34,8 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   const practice = practiceOn(db)
   const exportedAt = new Date().toISOString()
   yield `{"format":"crescent-library","formatVersion":1,"exportedAt":"${exportedAt}"`
-  const { owners, horses, visits, patterns, footRecords, looks, sizes, tries, jobs, workshop } = practice
+  const { owners, horses, visits, patterns, footRecords, looks, sizes, tries, jobs, pictures, workshop } =
+    practice
   const ownerId = horseId === undefined ? undefined : horses.get(horseId)?.ownerId
   const ofHorse = <T extends { horseId: string }>(all: Iterable<T>) =>
     only(all, (one) => horseId === undefined || one.horseId === horseId)
@@ -56,6 +57,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   yield* listText('sizes', horseId === undefined ? sizes.each() : [])
   yield* listText('tries', ofVisit(tries.each()))
   yield* listText('jobs', ofVisit(jobs.each()))
+  yield* listText('pictures', ofVisit(pictures.each()))
   yield* listText('workshop', horseId === undefined ? workshop.each() : [])
   yield '}'
 }

@@ -15,6 +15,7 @@ import type {
   ImportReport,
   Job,
   LearnedCut,
+  ListedPicture,
   Losses,
   Section,
   Size,
@@ -26,6 +27,7 @@ import type {
   Refusal,
   Round,
   StoredPattern,
+  StoredPicture,
   Told,
   Try,
   Visit,
@@ -132,6 +134,15 @@ export class Api {
     this.http.get<DatedTry[]>('/api/tries', { params: { visit } })
   triesOverTime = (): Observable<TriesOverTime> => this.http.get<TriesOverTime>('/api/tries/over-time')
   putTry = (one: Try): Observable<Try> => this.http.put<Try>(`/api/tries/${one.id}`, one)
+  /** Pictures of a horse over all its visits, without their files. */
+  pictures = (horse: string): Observable<ListedPicture[]> =>
+    this.http.get<ListedPicture[]>('/api/pictures', { params: { horse } })
+  /** How many pictures are kept, and how many bytes they take. */
+  picturesWeight = (): Observable<{ pictures: number; bytes: number }> =>
+    this.http.get<{ pictures: number; bytes: number }>('/api/pictures/weight')
+  picture = (id: string): Observable<StoredPicture> => this.http.get<StoredPicture>(`/api/pictures/${id}`)
+  putPicture = (picture: StoredPicture): Observable<StoredPicture> =>
+    this.http.put<StoredPicture>(`/api/pictures/${picture.id}`, picture)
   putJob = (job: Job): Observable<Job> => this.http.put<Job>(`/api/jobs/${job.id}`, job)
   learned = (): Observable<LearnedCut[]> => this.http.get<LearnedCut[]>('/api/jobs/learned')
   putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)

@@ -22,10 +22,12 @@ import {
   type Plan,
   type Problem,
 } from '@crescent/core'
+import { Dialogs } from '../../../common/dialogs'
 import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { FigureField } from '../../figure-field'
 import { Worded } from '../../../help/worded'
+import { FIELD_AIDS, type FieldAid } from './field-aids'
 
 /** What is made of the bar beside its fit: chosen, with every figure, and what may still be added. */
 @Component({
@@ -71,6 +73,11 @@ import { Worded } from '../../../help/worded'
               (unread)="unread.emit({ field: field.name, text: $event })"
               (left)="left.emit()"
             />
+            @if (field.aid; as aid) {
+              <button type="button" class="tap pictures" (click)="readOff(aid, i, field.key)">
+                <mat-icon [svgIcon]="aid.icon" aria-hidden="true" />{{ aid.label }}
+              </button>
+            }
           }
         }
       </section>
@@ -184,6 +191,7 @@ export class ModificationList {
   readonly pictures = output()
 
   private readonly text = inject(FigureText)
+  private readonly dialogs = inject(Dialogs)
   private readonly injector = inject(Injector)
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement
 
@@ -211,6 +219,7 @@ export class ModificationList {
             value: given[key] as number | undefined,
             assumed: typeof planned?.[key] === 'number' ? planned[key] : undefined,
             problem: this.problemAt(`shoe.modifications.${i}.${key}`),
+            aid: FIELD_AIDS.find(({ field }) => field === `mod.${known.kind}.${key}`),
           })),
         },
       ]
@@ -243,6 +252,15 @@ export class ModificationList {
 
   protected choose(at: number, key: string, option: string, touched: string): void {
     this.set(at, key, option, touched)
+    this.left.emit()
+  }
+
+  /** A figure that is read off something else is one change of its own. */
+  protected async readOff({ ask, field }: FieldAid, at: number, key: string): Promise<void> {
+    const side = this.plan()?.foot.side
+    const value = side && (await ask(this.dialogs, side))
+    if (value === undefined) return
+    this.set(at, key, value, field)
     this.left.emit()
   }
 

@@ -114,6 +114,22 @@ export class PhotoComingIn implements OnDestroy {
     })
   }
 
+  /** A made-up one, to practise on. */
+  async practise(): Promise<void> {
+    const by = this.by()
+    let file: File | undefined
+    await this.told('Making a photograph up', async () => {
+      const made = await this.tracer.ask({
+        ...{ do: 'practise', object: this.object(), seed: Math.floor(Math.random() * 1e6) },
+        card: by === 'length' ? 'square' : by,
+      })
+      if (!made.ok) return made.problem
+      file = new File([made.file], 'made-up.jpg', { type: 'image/jpeg' })
+      return ''
+    })
+    if (file) await this.take(file)
+  }
+
   async scaleBy(by: ScaleBy): Promise<void> {
     this.by.set(by)
     this.startOver()

@@ -1,6 +1,8 @@
 import type { Vec } from '@crescent/core'
+import { madeUpPhotograph } from '@crescent/core/made-up'
 import {
   FILE_WORDS,
+  type Card,
   type CardSeen,
   type Picture,
   type PhotoTrace,
@@ -19,26 +21,46 @@ export interface KnownLength {
 /** What is asked of the worker, each for the photograph it holds. */
 export type PhotoAsked =
   | { do: 'open'; file: Blob }
+  | { do: 'practise'; object: PhotoWork['object']; card: Card['key']; seed: number }
   | { do: 'card'; card: NonNullable<PhotoWork['card']>; centreDistance: number }
   | { do: 'trace'; work: Pick<PhotoWork, 'object' | 'height' | 'focal35' | 'taps'>; known?: KnownLength }
 
 /** What it answers, by what was asked. */
 export interface PhotoAnswers {
   open: { ok: true; width: number; height: number } | { ok: false; problem: string }
+  /** A made-up photograph as a file that is opened like any other. */
+  practise: { ok: true; file: Blob } | { ok: false; problem: string }
   card: Traced<CardSeen>
   trace: Traced<Omit<PhotoTrace, 'residual' | 'marks'>>
 }
 export type PhotoAnswer = PhotoAnswers[PhotoAsked['do']]
+
+/** What is made of a picture's bytes where there is a canvas. */
+export interface PhotoTools {
+  decoded: (file: Blob) => Promise<Picture>
+  packed: (rgba: Uint8ClampedArray, width: number, height: number) => Promise<Blob>
+}
+
+/** As wide as one to practise on is made, pixels: sharp enough to be followed, and soon there. */
+const PRACTISED = 1400
 
 /** Works on one photograph: opened once, its card looked for, its edge followed as often as it is asked. */
 export class PhotoWorker {
   private picture: Picture | undefined
   private seen: CardSeen | undefined
 
-  constructor(private readonly decoded: (file: Blob) => Promise<Picture>) {}
+  constructor(private readonly tools: PhotoTools) {}
 
   async answer(asked: PhotoAsked, progress: (share: number) => void): Promise<PhotoAnswer> {
     if (asked.do === 'open') return this.open(asked.file)
+    if (asked.do === 'practise') {
+      const { object, card, seed } = asked
+      const { picture } = madeUpPhotograph({ object, card, seed, width: PRACTISED, height: 0, tilt: 12 })
+      return {
+        ok: true,
+        file: await this.tools.packed(new Uint8ClampedArray(picture.data), picture.width, picture.height),
+      }
+    }
     if (!this.picture) return { ok: false, problem: 'There is no photograph yet.' }
     if (asked.do === 'card') {
       const seen = cardSeen(this.picture, asked.card, asked.centreDistance)
@@ -55,7 +77,7 @@ export class PhotoWorker {
   private async open(file: Blob): Promise<PhotoAnswers['open']> {
     this.seen = undefined
     try {
-      this.picture = await this.decoded(file)
+      this.picture = await this.tools.decoded(file)
       return { ok: true, width: this.picture.width, height: this.picture.height }
     } catch {
       this.picture = undefined

@@ -4,6 +4,8 @@ import { Dialogs } from '../../../../common/dialogs'
 import { Tells } from '../../../../common/tells'
 import { FigureText } from '../../../../drawing/figure-text'
 import { PictureSheet } from '../../../../drawing/picture-sheet'
+import { KeptPlates } from './kept-plates'
+import { PlateCourse } from './plate-course'
 import { PlateFigures } from './plate-figures'
 import { PlatePlan } from './plate-plan'
 import { Radiograph } from './radiograph'
@@ -11,7 +13,7 @@ import { Radiograph } from './radiograph'
 /** The lateral radiograph of the foot with what was read from it, and trim and shoe planned on it. */
 @Component({
   selector: 'cr-bench-radiograph',
-  imports: [PictureSheet, PlateFigures, PlatePlan],
+  imports: [PictureSheet, PlateCourse, PlateFigures, PlatePlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section
@@ -36,7 +38,9 @@ import { Radiograph } from './radiograph'
             Take figures to the foot
           </button>
           <button type="button" class="tap" (click)="radiograph.close()">Another radiograph</button>
-          <span class="muted">{{ marked() }} of {{ all }} places marked</span>
+          <span class="muted" role="status" data-testid="plate-state"
+            >{{ marked() }} of {{ all }} places marked{{ stateWords() }}</span
+          >
         </div>
         <div class="work">
           @if (radiograph.url(); as url) {
@@ -72,6 +76,10 @@ import { Radiograph } from './radiograph'
           </div>
         </div>
       }
+      @if (kept.failure(); as failure) {
+        <p class="wrong" role="alert">{{ failure }}</p>
+      }
+      <cr-plate-course />
     </section>
   `,
   styleUrl: './bench-radiograph.scss',
@@ -80,6 +88,7 @@ import { Radiograph } from './radiograph'
 export class BenchRadiograph {
   protected readonly radiograph = inject(Radiograph)
   protected readonly text = inject(FigureText)
+  protected readonly kept = inject(KeptPlates)
   private readonly tells = inject(Tells)
   private readonly dialogs = inject(Dialogs)
   protected readonly all = RADIOGRAPH_POINTS.length
@@ -89,11 +98,22 @@ export class BenchRadiograph {
   protected readonly lines = computed(() => this.radiograph.lines(this.lit()))
   protected readonly marked = computed(() => Object.keys(this.radiograph.plate()?.points ?? {}).length)
 
+  protected readonly stateWords = computed(() => {
+    const plate = this.radiograph.plate()
+    if (plate && 'seed' in plate.source) return '; to practise on, it is not kept'
+    return { '': '', keeping: '; is being kept', kept: '; kept with the visit' }[this.kept.state()]
+  })
+
+  constructor() {
+    void this.kept.read()
+  }
+
   protected async mark(): Promise<void> {
     await this.dialogs.ask(() => import('./plate-dialog').then((m) => m.PlateDialog), {
       width: '1260px',
       maxWidth: '98vw',
     })
+    await this.kept.keep()
   }
 
   protected toFoot(): void {

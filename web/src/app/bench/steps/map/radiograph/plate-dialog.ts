@@ -27,9 +27,11 @@ import {
   type ScaleBy,
 } from './plate'
 import { PlateFigures } from './plate-figures'
+import { PlateWindow } from './plate-window'
 import { Radiograph } from './radiograph'
 
 const SCALES: readonly { key: ScaleBy; label: string }[] = [
+  { key: 'kept', label: 'As it was kept' },
   { key: 'marker', label: 'A marker I know' },
   { key: 'file', label: 'As the file says' },
 ]
@@ -48,6 +50,7 @@ const SCALES: readonly { key: ScaleBy; label: string }[] = [
     OneOf,
     PictureSheet,
     PlateFigures,
+    PlateWindow,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plate-dialog.html',
@@ -56,7 +59,11 @@ const SCALES: readonly { key: ScaleBy; label: string }[] = [
 export class PlateDialog {
   protected readonly radiograph = inject(Radiograph)
   protected readonly text = inject(FigureText)
-  protected readonly scales = SCALES
+  /** A kept one has its scale already, and its file says nothing. */
+  protected readonly scales = computed(() => {
+    const kept = this.radiograph.plate()?.kept?.mmPerPixel !== undefined
+    return SCALES.filter(({ key }) => key === 'marker' || (key === 'kept') === kept)
+  })
   /** The figure that is pointed at: its lines stand out. */
   protected readonly lit = signal('')
   protected readonly entry = signal<string | undefined>(undefined)
@@ -103,51 +110,6 @@ export class PlateDialog {
     const next = this.radiograph.next()
     return next && 'key' in next ? next : undefined
   })
-
-  protected readonly presets = computed(() => {
-    const windows = this.radiograph.plate()?.opened.windows
-    if (!windows) return []
-    const { usual, whole, file } = windows
-    return [
-      { label: 'As the file says', window: file },
-      { label: 'Usual', window: usual },
-      { label: 'Bone', window: { centre: usual.centre + usual.width * 0.2, width: usual.width * 0.6 } },
-      {
-        label: 'Horn and sole',
-        window: { centre: usual.centre - usual.width * 0.25, width: usual.width * 0.5 },
-      },
-      { label: 'All', window: whole },
-    ]
-  })
-  /** 0 to 100 over all the greys there are, dark to bright. */
-  protected readonly brightness = computed(() => {
-    const plate = this.radiograph.plate()
-    if (!plate) return 50
-    const { centre, width } = plate.opened.windows.whole
-    return Math.round(100 * (0.5 - (plate.window.centre - centre) / width))
-  })
-  /** 0 to 100: twice all the greys to a fiftieth of them. */
-  protected readonly contrast = computed(() => {
-    const plate = this.radiograph.plate()
-    if (!plate) return 50
-    return Math.round(
-      (-100 * Math.log(plate.window.width / (2 * plate.opened.windows.whole.width))) / Math.log(100),
-    )
-  })
-
-  protected brighten(to: number): void {
-    const { window, inverted, opened } = this.radiograph.plate()!
-    const { centre, width } = opened.windows.whole
-    void this.radiograph.show({ ...window, centre: centre + (0.5 - to / 100) * width }, inverted)
-  }
-
-  protected sharpen(to: number): void {
-    const { window, inverted, opened } = this.radiograph.plate()!
-    void this.radiograph.show(
-      { ...window, width: 2 * opened.windows.whole.width * 100 ** (-to / 100) },
-      inverted,
-    )
-  }
 
   protected hold = (): void => void (this.before = this.radiograph.plate())
 

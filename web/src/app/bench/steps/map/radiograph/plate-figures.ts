@@ -91,18 +91,21 @@ export class PlateFigures {
       const { key, label, means, usual } = kind
       return {
         ...{ key, label, means, out: unusual(one), lacks: lacking(one) },
-        value: one.value === null ? '' : this.written(one.value, kind),
-        error: one.uncertainty === null ? '' : this.written(one.uncertainty, kind),
-        usual: usual ? `${this.written(usual[0], kind)} to ${this.written(usual[1], kind)}` : '',
+        value: one.value === null ? '' : figureWords(one.value, kind, this.text),
+        error: one.uncertainty === null ? '' : figureWords(one.uncertainty, kind, this.text),
+        usual: usual
+          ? `${figureWords(usual[0], kind, this.text)} to ${figureWords(usual[1], kind, this.text)}`
+          : '',
       }
     })
   })
+}
 
-  private written(value: number, { unit }: RadiographFigureKind): string {
-    // Rounded to nothing it is nothing, and not minus nothing.
-    if (unit === 'degrees') return `${(Math.round(value * 10) / 10 + 0).toFixed(1)}°`
-    return unit === 'share' ? `${(value * 100).toFixed(0)} %` : this.text.fine(value)
-  }
+/** A figure of a radiograph in the reader's unit. */
+export function figureWords(value: number, { unit }: RadiographFigureKind, text: FigureText): string {
+  // Rounded to nothing it is nothing, and not minus nothing.
+  if (unit === 'degrees') return `${(Math.round(value * 10) / 10 + 0).toFixed(1)}°`
+  return unit === 'share' ? `${(Math.round(value * 100) + 0).toFixed(0)} %` : text.fine(value)
 }
 
 /** What a figure needs before it can be read, in few words. */

@@ -8,6 +8,7 @@ import {
   type Window,
 } from '@crescent/core/dicom'
 import { madeUpRadiograph } from '@crescent/core/made-up'
+import { PICTURE_SIGNS } from '@crescent/core'
 import type { Picture } from '@crescent/core/photographs'
 
 /** What is asked of the worker: a file to open, a made-up one to practise on, another window of the one it holds. */
@@ -15,14 +16,15 @@ export type PlateAsked =
   | { do: 'open'; file: Blob; dicom: boolean }
   | { do: 'practise'; seed: number }
   | { do: 'show'; window: Window; inverted: boolean }
+  | { do: 'keep'; window: Window; inverted: boolean }
 
 /** A radiograph that was opened. */
 export interface OpenedPlate {
   ok: true
   width: number
   height: number
-  /** As the file wants it shown, as it mostly is, and all of it. */
-  windows: { file: Window; usual: Window; whole: Window }
+  /** As the file wants it shown, where it says so; as it mostly is; and all of it. */
+  windows: { file?: Window; usual: Window; whole: Window }
   inverted: boolean
   scale: FileScale
   told: readonly { label: string; text: string }[]
@@ -31,18 +33,22 @@ export interface PlateAnswers {
   open: OpenedPlate | { ok: false; problem: string }
   practise: OpenedPlate | { ok: false; problem: string }
   show: { ok: true; picture: Blob } | { ok: false; problem: string }
+  /** As it is shown, packed small enough to be stored, in base 64, with how large it is now. */
+  keep: { ok: true; file: string; width: number; height: number } | { ok: false; problem: string }
 }
 
 /** What is made of a picture's bytes where there is a canvas. */
 export interface PlateTools {
   decoded: (file: Blob) => Promise<Picture>
-  packed: (rgba: Uint8ClampedArray, width: number, height: number) => Promise<Blob>
+  packed: (rgba: Uint8ClampedArray, width: number, height: number, quality?: number) => Promise<Blob>
   /** Where the decoders' wasm lies. */
   locate: (file: string) => string
 }
 
 /** Wider than this it is not shown: a screen has no more, and its magnifier little. */
 const SHOWN = 1600
+/** What a kept picture is packed with, the first that is small enough. */
+const QUALITIES = [0.85, 0.7, 0.5, 0.3]
 /** One to practise on is as fine as a hand can tap, and made in a second. */
 const PRACTISED = 1000
 
@@ -57,6 +63,7 @@ export class PlateWorker {
   answer(asked: PlateAsked): Promise<PlateAnswers[PlateAsked['do']]> {
     if (asked.do === 'open') return asked.dicom ? this.openDicom(asked.file) : this.openPicture(asked.file)
     if (asked.do === 'practise') return Promise.resolve(this.practise(asked.seed))
+    if (asked.do === 'keep') return this.keep(asked.window, asked.inverted)
     return this.show(asked.window, asked.inverted)
   }
 
@@ -94,9 +101,22 @@ export class PlateWorker {
     return {
       ok: true,
       ...{ width: picture.width, height: picture.height, inverted: said.inverted ?? false },
-      windows: { file: said.window ?? usual, usual, whole: wholeWindow(picture) },
+      windows: { ...(said.window && { file: said.window }), usual, whole: wholeWindow(picture) },
       ...{ scale: said.scale ?? { by: 'unsaid' }, told: said.told ?? [] },
     }
+  }
+
+  private async keep(window: Window, inverted: boolean): Promise<PlateAnswers['keep']> {
+    if (!this.shown) return { ok: false, problem: 'There is no radiograph yet.' }
+    const { width, height } = this.shown
+    const grey = greyShown(this.shown, window, inverted)
+    for (const quality of QUALITIES) {
+      const file = base64(
+        new Uint8Array(await (await this.tools.packed(grey, width, height, quality)).arrayBuffer()),
+      )
+      if (file.length <= PICTURE_SIGNS) return { ok: true, file, width, height }
+    }
+    return { ok: false, problem: 'The picture is too rich in grain to be kept: choose a softer window.' }
   }
 
   private async show(window: Window, inverted: boolean): Promise<PlateAnswers['show']> {
@@ -107,6 +127,13 @@ export class PlateWorker {
       picture: await this.tools.packed(greyShown(this.shown, window, inverted), width, height),
     }
   }
+}
+
+/** Bytes as the signs a record holds; so many at once, as no call takes millions of arguments. */
+function base64(bytes: Uint8Array): string {
+  let signs = ''
+  for (let i = 0; i < bytes.length; i += 8_192) signs += String.fromCharCode(...bytes.subarray(i, i + 8_192))
+  return btoa(signs)
 }
 
 /** How bright each place of a coloured picture is (ITU-R BT.601). */

@@ -10,10 +10,18 @@ import {
 } from '@crescent/core/radiographs'
 import type { OpenedPlate } from './plate-work'
 
-/** How large the picture is known to be by: a marker of known length, or what the file says. */
-export type ScaleBy = 'marker' | 'file'
+/** How large the picture is known to be by: a marker of known length, what the file says, or what it was known by before. */
+export type ScaleBy = 'marker' | 'file' | 'kept'
 /** The two ends of the marker. */
 export type MarkerEnd = 'from' | 'to'
+
+/** A radiograph as it is stored with a visit. */
+export interface KeptAs {
+  id: string
+  version: number
+  visitId: string
+  mmPerPixel: number | undefined
+}
 
 /** A radiograph that is worked on: what was opened, how it is shown, what was marked on it. */
 export interface Plate {
@@ -31,12 +39,22 @@ export interface Plate {
   chosen: RadiographPointKey | undefined
   scaleBy: ScaleBy | undefined
   marker: Partial<Record<MarkerEnd, Vec>> & { long?: number | undefined }
+  /** As it is stored, where it is. */
+  kept: KeptAs | undefined
 }
 
 /** A plate as it is when it was just opened: nothing marked, and no scale taken for granted. */
 export const freshPlate = (name: string, source: Plate['source'], opened: OpenedPlate): Plate => ({
-  ...{ name, source, opened, window: opened.windows.file, inverted: opened.inverted },
-  ...{ points: {}, past: [], leftOut: [], chosen: undefined, scaleBy: undefined, marker: {} },
+  ...{ name, source, opened, window: opened.windows.file ?? opened.windows.usual, inverted: opened.inverted },
+  ...{
+    points: {},
+    past: [],
+    leftOut: [],
+    chosen: undefined,
+    scaleBy: undefined,
+    marker: {},
+    kept: undefined,
+  },
 })
 
 /** What is asked for next: an end of the marker, a place, or nothing more. */
@@ -83,7 +101,8 @@ export const MARKER = [5, 300] as const
 export const canBeMarker = (mm: number): boolean => mm >= MARKER[0] && mm <= MARKER[1]
 
 /** mm of a pixel in the plane of the foot; nothing until somebody said by what. */
-export function mmPerPixel({ scaleBy, marker, opened }: Plate): number | undefined {
+export function mmPerPixel({ scaleBy, marker, opened, kept }: Plate): number | undefined {
+  if (scaleBy === 'kept') return kept?.mmPerPixel
   if (scaleBy === 'file') return opened.scale.mmPerPixel
   const { from, to, long } = marker
   if (scaleBy !== 'marker' || !from || !to || long === undefined || !canBeMarker(long)) return undefined
@@ -120,4 +139,19 @@ export function scaleSaid({ by, magnification }: FileScale): string {
   if (by === 'detector')
     return 'The file says only the detector’s pixels: the foot stood before it, and all lengths come out too long, often by a tenth.'
   return 'The file says nothing of its scale: a marker of known length is needed.'
+}
+
+/** What is stored of a plate whose picture is kept `width` pixels wide: places and scale go with it. */
+export function marksKept(
+  plate: Plate,
+  width: number,
+): { marks: Record<string, [number, number]>; mmPerPixel: number | null } {
+  const by = width / plate.opened.width
+  const scale = mmPerPixel(plate)
+  return {
+    marks: Object.fromEntries(
+      Object.entries(plate.points).map(([key, [x, y]]) => [key, [x * by, y * by] as [number, number]]),
+    ),
+    mmPerPixel: scale === undefined ? null : scale / by,
+  }
 }

@@ -120,7 +120,8 @@ export class Radiograph {
     await this.open('Made up, to practise on', { seed: Math.floor(Math.random() * 1e6) })
   }
 
-  private async open(name: string, source: Plate['source']): Promise<void> {
+  /** Opens what was fetched from wherever; nothing is marked on it yet. */
+  async open(name: string, source: Plate['source']): Promise<void> {
     const key = this.key()
     this.busy.set(true)
     this.failure.set('')
@@ -172,6 +173,17 @@ export class Radiograph {
     if (before) URL.revokeObjectURL(before)
   }
 
+  /** The picture as it is shown, packed to be stored; nothing where it cannot be. */
+  async packed(): Promise<{ file: string; width: number; height: number } | undefined> {
+    const [key, plate] = [this.key(), this.plate()]
+    if (!plate || (this.held !== key && !(await this.fetched(key, plate.source)))) return undefined
+    const { window, inverted } = plate
+    const answer = await this.reader.ask({ do: 'keep', window, inverted })
+    if (answer.ok) return answer
+    this.failure.set(answer.problem)
+    return undefined
+  }
+
   /** A tap on the picture: the end of the marker or the place that is asked for. */
   tap(at: Vec): void {
     const next = this.next()
@@ -192,8 +204,12 @@ export class Radiograph {
   }
 
   close(): void {
-    const { [this.key()]: _gone, ...plates } = this.plates()
+    const key = this.key()
+    const { [key]: _gone, ...plates } = this.plates()
+    const { [key]: picture, ...pictures } = this.pictures()
+    if (picture) URL.revokeObjectURL(picture)
     this.plates.set(plates)
+    this.pictures.set(pictures)
     this.failure.set('')
   }
 

@@ -1,0 +1,132 @@
+import { TestBed } from '@angular/core/testing'
+import type { ListedPicture, StoredPicture } from '@crescent/core'
+import { Store } from '@ngrx/store'
+import { of, throwError } from 'rxjs'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { Api } from '../../../../state/api'
+import { benchActions } from '../../../../state/bench/bench.feature'
+import { PAGE, show, STORE } from '../../../../testing/samples'
+import { KeptPlates } from './kept-plates'
+import { PlateCourse } from './plate-course'
+import { PlateReader } from './plate-reader'
+import type { PlateAsked } from './plate-work'
+import { Radiograph } from './radiograph'
+
+const window = { centre: 100, width: 200 }
+/** Twice as wide as it is kept. */
+const WIDE = 2000
+const reader = {
+  ask: ({ do: what }: PlateAsked) => {
+    if (what === 'show') return Promise.resolve({ ok: true, picture: new Blob(['x']) })
+    if (what === 'keep') return Promise.resolve({ ok: true, file: '/9j/AA==', width: WIDE / 2, height: 500 })
+    return Promise.resolve({
+      ...{ ok: true, width: WIDE, height: 1000, inverted: false, told: [] },
+      ...{ windows: { usual: window, whole: window }, scale: { by: 'calibrated', mmPerPixel: 0.1 } },
+    })
+  },
+}
+let stored: StoredPicture[]
+let refuses: boolean
+const api = {
+  pictures: () =>
+    of(stored.map(({ file: _none, ...listed }): ListedPicture => ({ ...listed, date: '2026-11-23' }))),
+  picture: (id: string) => of(stored.find((one) => one.id === id)!),
+  putPicture: (picture: StoredPicture) => {
+    if (refuses) return throwError(() => new Error('no'))
+    const now = { ...picture, version: picture.version + 1 }
+    stored = [...stored.filter(({ id }) => id !== picture.id), now]
+    return of(now)
+  },
+}
+const before = (more: Partial<StoredPicture> = {}): StoredPicture => ({
+  ...{
+    id: crypto.randomUUID(),
+    version: 3,
+    visitId: 'earlier',
+    side: 'LF',
+    kind: 'radiograph',
+    name: 'then',
+  },
+  ...{ width: 1000, height: 500, mmPerPixel: 0.2, file: '/9j/AA==' },
+  // Ground along 400, the underside of P3 at 45 degrees over it, 10 mm of sole under its tip.
+  marks: { G1: [900, 400], G2: [100, 400], T: [600, 350], U: [500, 250], S1: [600, 400] },
+  ...more,
+})
+
+let kept: KeptPlates
+let radiograph: Radiograph
+beforeEach(() => {
+  stored = []
+  refuses = false
+  TestBed.configureTestingModule({
+    providers: [...STORE, { provide: PlateReader, useValue: reader }, { provide: Api, useValue: api }],
+  })
+  Object.assign(URL, { createObjectURL: () => 'blob:x', revokeObjectURL: () => undefined })
+  TestBed.inject(Store).dispatch(benchActions.opened({ page: PAGE, kept: {} }))
+  kept = TestBed.inject(KeptPlates)
+  radiograph = TestBed.inject(Radiograph)
+})
+const opened = () => radiograph.open('a.dcm', { file: new Blob(['x']), dicom: true })
+
+describe('radiographs that stay with the visit', () => {
+  it('go with their marks and scale as the kept picture has them, once for each visit', async () => {
+    await opened()
+    await kept.keep()
+    expect(stored).toEqual([])
+    radiograph.set('T', [600, 400])
+    radiograph.scaleBy('file')
+    await kept.keep()
+    expect(stored).toHaveLength(1)
+    expect(stored[0]).toMatchObject({ visitId: 'visit', side: 'LF', width: 1000, marks: { T: [300, 200] } })
+    expect(stored[0]!.mmPerPixel).toBeCloseTo(0.2, 12)
+    expect(kept.state()).toBe('kept')
+    radiograph.set('T', [620, 400])
+    expect(kept.state()).toBe('')
+    await kept.keep()
+    expect(stored.map(({ version, marks }) => [version, marks['T']])).toEqual([[2, [310, 200]]])
+  })
+
+  it('one to practise on is not kept', async () => {
+    await radiograph.open('made up', { seed: 4 })
+    radiograph.set('T', [600, 400])
+    await kept.keep()
+    expect(stored).toEqual([])
+  })
+
+  it('what cannot be stored is said, and is still here', async () => {
+    await opened()
+    radiograph.set('T', [600, 400])
+    refuses = true
+    await kept.keep()
+    expect(kept.failure()).not.toBe('')
+    expect([kept.state(), radiograph.plate()!.points.T]).toEqual(['', [600, 400]])
+  })
+
+  it('one of an earlier visit is opened as it was marked, and marked anew becomes this visit’s', async () => {
+    stored = [before()]
+    await kept.read()
+    await kept.open(kept.ofFoot()[0]!)
+    expect(radiograph.plate()!.points.T).toEqual([600, 350])
+    expect(radiograph.mmPerPixel()).toBe(0.2)
+    radiograph.set('F', [5, 5])
+    await kept.keep()
+    expect(stored.map(({ visitId, version }) => [visitId, version])).toEqual([
+      ['earlier', 3],
+      ['visit', 1],
+    ])
+  })
+
+  it('stand side by side with what has changed; of another foot none', async () => {
+    stored = [before(), before({ marks: { ...before().marks, S1: [600, 425] } }), before({ side: 'RF' })]
+    await kept.read()
+    const { element } = await show(PlateCourse)
+    const rows = [...element.querySelectorAll('tbody tr')].map((row) =>
+      [...row.children].map(({ textContent }) => textContent.trim()),
+    )
+    const row = (label: string) => rows.find(([first]) => first === label)
+    expect(row('Palmar angle')).toEqual(['Palmar angle', '45.0°', '45.0°', '0.0°'])
+    // From ten to fifteen mm; in the unit that is chosen.
+    expect(row('Sole under the tip')!.slice(1)).toEqual(['25/64"', '19/32"', '+13/64"'])
+    expect(row('Front wall')).toBeUndefined()
+  })
+})

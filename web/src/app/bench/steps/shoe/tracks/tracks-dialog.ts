@@ -1,0 +1,174 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core'
+import { MatButton } from '@angular/material/button'
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog'
+import type { Side, Vec } from '@crescent/core'
+import { FILE_WORDS, turnedOut } from '@crescent/core/photographs'
+import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
+import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
+import { HEAD_BYTES, photoHead } from '../../map/photo/photo-head'
+
+/** Places that are tapped, in their order. */
+const PLACES = [
+  {
+    key: 'behind',
+    label: 'Travel, from',
+    ask: 'Tap the line of travel far behind: between the tracks of both feet.',
+  },
+  { key: 'ahead', label: 'Travel, to', ask: 'Tap it far ahead.' },
+  { key: 'heel', label: 'Track, heel', ask: 'Tap the back of this foot’s track, in its middle.' },
+  { key: 'toe', label: 'Track, toe', ask: 'Tap its toe.' },
+] as const
+type Place = (typeof PLACES)[number]['key']
+
+/** A photograph of slide tracks from straight above: by how much the foot's track points out from where the horse goes. */
+@Component({
+  selector: 'cr-tracks-dialog',
+  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, PictureSheet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 mat-dialog-title>The tracks of the {{ side }}</h2>
+    <mat-dialog-content>
+      <div class="from">
+        <label class="tap" [class.chief]="!url()"
+          >Choose a photograph
+          <input #file type="file" accept="image/jpeg,image/png,image/webp" (change)="take(file.files?.[0])"
+        /></label>
+        @if (url()) {
+          <button type="button" class="tap" [disabled]="!taps().behind" (click)="taps.set({})">
+            Tap all again
+          </button>
+        } @else {
+          <span class="muted"
+            >Of slide tracks on even ground, from straight above. Nothing leaves this machine.</span
+          >
+        }
+      </div>
+      @if (failure()) {
+        <p role="alert">{{ failure() }}</p>
+      }
+      @if (url(); as href) {
+        @if (size(); as size) {
+          <p class="ask" role="status" data-testid="tracks-ask">{{ next()?.ask ?? words() }}</p>
+          <cr-picture-sheet
+            [href]="href"
+            [size]="size"
+            label="The photograph of the tracks"
+            [marks]="marks()"
+            [lines]="lines()"
+            (tapped)="tapped($event)"
+            (pulled)="pulled($event)"
+          />
+        }
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="end">
+      <button mat-button mat-dialog-close>Not now</button>
+      <button mat-flat-button [disabled]="out() === undefined" (click)="close()">Turn the shoe by it</button>
+    </mat-dialog-actions>
+  `,
+  styles: `
+    .from {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      align-items: center;
+    }
+    /* The whole button opens the file; the field itself lies over it unseen, and takes the focus. */
+    label {
+      position: relative;
+    }
+    input {
+      position: absolute;
+      inset: 0;
+      width: 100%;
+      opacity: 0;
+      cursor: pointer;
+    }
+    label:focus-within {
+      outline: 3px solid var(--ember);
+      outline-offset: 2px;
+    }
+    .ask {
+      margin: 8px 0;
+      font-size: 1.15rem;
+      font-weight: 650;
+      color: var(--ink);
+    }
+    [role='alert'] {
+      color: var(--stop);
+    }
+  `,
+})
+export class TracksDialog {
+  protected readonly side = inject<Side>(MAT_DIALOG_DATA)
+  private readonly dialog = inject<MatDialogRef<TracksDialog, number>>(MatDialogRef)
+  protected readonly url = signal('')
+  protected readonly size = signal<{ width: number; height: number } | undefined>(undefined)
+  protected readonly failure = signal('')
+  protected readonly taps = signal<Partial<Record<Place, Vec>>>({})
+  protected readonly next = computed(() => PLACES.find(({ key }) => !this.taps()[key]))
+  protected readonly marks = computed((): PictureMark[] =>
+    PLACES.flatMap(({ key, label }) => {
+      const at = this.taps()[key]
+      return at ? [{ key, label, at, named: true }] : []
+    }),
+  )
+  protected readonly lines = computed((): PictureLine[] => {
+    const { behind, ahead, heel, toe } = this.taps()
+    return [
+      ...(behind && ahead ? [{ points: [behind, ahead], kind: 'guide' as const }] : []),
+      ...(heel && toe ? [{ points: [heel, toe], kind: 'edge' as const }] : []),
+    ]
+  })
+  /** Degrees the track points out, to a half: no finer than a hand taps. */
+  protected readonly out = computed(() => {
+    const { behind, ahead, heel, toe } = this.taps()
+    if (!behind || !ahead || !heel || !toe) return undefined
+    const out = turnedOut([behind, ahead], [heel, toe], this.side)
+    return out === undefined ? undefined : Math.round(out * 2) / 2 + 0
+  })
+  protected readonly words = computed(() => {
+    const out = this.out()
+    if (out === undefined) return 'Two taps lie on one place: tap all again.'
+    if (out === 0) return 'The track points where the horse goes: the shoe stays straight.'
+    const which = out > 0 ? 'out' : 'in'
+    return `The track points ${Math.abs(out)}° ${which}: the shoe is turned ${out > 0 ? 'in' : 'out'} by as much.`
+  })
+
+  constructor() {
+    onlyEscapeCloses(this.dialog)
+    inject(DestroyRef).onDestroy(() => URL.revokeObjectURL(this.url()))
+  }
+
+  protected async take(file: File | undefined): Promise<void> {
+    if (!file) return
+    this.failure.set('')
+    const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+    if (!head.ok) return this.failure.set(head.problem)
+    try {
+      const { width, height } = await createImageBitmap(file, { imageOrientation: 'from-image' })
+      URL.revokeObjectURL(this.url())
+      this.taps.set({})
+      this.size.set({ width, height })
+      this.url.set(URL.createObjectURL(file))
+    } catch {
+      this.failure.set(FILE_WORDS.damaged)
+    }
+  }
+
+  protected tapped(at: Vec): void {
+    const next = this.next()
+    if (next) this.taps.update((taps) => ({ ...taps, [next.key]: at }))
+  }
+
+  protected pulled = ({ key, at }: { key: string; at: Vec }): void =>
+    this.taps.update((taps) => ({ ...taps, [key]: at }))
+  protected close = (): void => this.dialog.close(this.out())
+}
