@@ -56,6 +56,7 @@ export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
 export { clashOf, modification, MODIFICATIONS } from './modifications/index'
 export {
   offersBeside,
+  clashWith,
   withModification,
   withoutModification,
   withValue,

@@ -136,117 +136,17 @@ const STEP = 1 / 900
         </g>
       }
     </svg>
-    <p class="muted" id="keys" [hidden]="still()">
-      Hold and pull: the magnifier shows what is under the finger.
-      <span>
-        By keyboard: arrows move the cross, Enter sets the place; Tab goes to places that are set, arrows move
-        them.</span
-      >
-    </p>
-  `,
-  styles: `
-    :host {
-      display: block;
-    }
-    svg {
-      display: block;
-      width: 100%;
-      max-height: min(62vh, 640px);
-      background: var(--paper);
-      border: 1px solid var(--rule);
-      border-radius: 6px;
-      cursor: crosshair;
-      touch-action: none;
-      user-select: none;
-    }
-    .still {
-      cursor: default;
-      touch-action: auto;
-    }
-    path {
-      fill: none;
-      vector-effect: non-scaling-stroke;
-    }
-    .edge {
-      stroke: #ffd23f;
-      stroke-width: 2.5;
-    }
-    .doubtful {
-      stroke: #ff4f3f;
-      stroke-width: 4;
-      stroke-dasharray: 1 7;
-      stroke-linecap: round;
-    }
-    .guide {
-      stroke: #6fd3ff;
-      stroke-width: 1.5;
-    }
-    .bone {
-      stroke: #b7f08a;
-      stroke-width: 1.5;
-    }
-    .trim {
-      stroke: #ff7a4f;
-      stroke-width: 2.5;
-      stroke-dasharray: 9 5;
-    }
-    .mark {
-      cursor: grab;
-      outline: none;
-    }
-    .mark circle {
-      fill: var(--ember);
-      stroke: #fff;
-      stroke-width: 2;
-      vector-effect: non-scaling-stroke;
-    }
-    .mark.small circle {
-      fill: #ffd23f;
-      stroke: #222;
-      stroke-width: 1;
-    }
-    .mark.likely circle {
-      fill: none;
-      stroke: var(--ember);
-      stroke-dasharray: 4 3;
-    }
-    .mark:focus-visible circle {
-      stroke: #fff;
-      stroke-width: 5;
-    }
-    text {
-      fill: #fff;
-      font-weight: 650;
-      paint-order: stroke;
-      stroke: #222;
-      stroke-width: 4px;
-      vector-effect: non-scaling-stroke;
-      pointer-events: none;
-    }
-    .cross {
-      stroke: #fff;
-      stroke-width: 2;
-      mix-blend-mode: difference;
-    }
-    .paper {
-      fill: var(--paper);
-    }
-    .rim {
-      fill: none;
-      stroke: #fff;
-      stroke-width: 3;
-      vector-effect: non-scaling-stroke;
-    }
-    @media (pointer: coarse) {
-      p span {
-        display: none;
-      }
-    }
-    p {
-      margin: 4px 0 0;
-      font-size: 0.85rem;
+    @if (!still()) {
+      <p class="muted" id="keys">
+        Hold and pull: the magnifier shows what is under the finger.
+        <span>
+          By keyboard: arrows move the cross, Enter sets the place; Tab goes to places that are set, arrows
+          move them.</span
+        >
+      </p>
     }
   `,
+  styleUrl: './picture-sheet.scss',
 })
 export class PictureSheet {
   readonly href = input.required<string>()

@@ -3,6 +3,7 @@ import { inject, Injectable } from '@angular/core'
 import type {
   Beginning,
   DayIron,
+  DatedJob,
   DatedTry,
   Erasure,
   FootInput,
@@ -143,6 +144,8 @@ export class Api {
   picture = (id: string): Observable<StoredPicture> => this.http.get<StoredPicture>(`/api/pictures/${id}`)
   putPicture = (picture: StoredPicture): Observable<StoredPicture> =>
     this.http.put<StoredPicture>(`/api/pictures/${picture.id}`, picture)
+  /** As many of the newest as are learned from, with the day and the horse of each. */
+  jobs = (): Observable<DatedJob[]> => this.http.get<DatedJob[]>('/api/jobs', { params: { limit: 400 } })
   putJob = (job: Job): Observable<Job> => this.http.put<Job>(`/api/jobs/${job.id}`, job)
   learned = (): Observable<LearnedCut[]> => this.http.get<LearnedCut[]>('/api/jobs/learned')
   putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)

@@ -31,6 +31,7 @@ beforeEach(() => {
   const api = {
     putJob: (job: Job) => putJob(job),
     learned: () => of(learnedCuts(jobs)),
+    jobs: () => of(jobs.map((job) => ({ ...job, horse: 'Tansy', date: '2026-11-02' }))),
     workshop: () => of(PAGE.workshop),
     putWorkshop: (workshop: object) => of(workshop),
   }
@@ -135,5 +136,24 @@ describe('LogCut', () => {
     expect(jobs[0]!.predicted).toBeCloseTo(before, 6)
     expect(plan().iron.cutLength).toBeGreaterThan(before * 1.03)
     expect(panel.text()).toContain('From one job')
+  })
+
+  it('names the job that is too far off to be learned from', async () => {
+    const panel = await show(LogCut)
+    let i = 0
+    putJob = (job) => {
+      // Four as planned, and one of twice the bar.
+      const used = i++ === 2 ? job.predicted * 2 : job.predicted
+      jobs.push({ ...job, id: `job ${i}`, used, left: 0 })
+      return of({ ...job, version: 1 })
+    }
+    for (let n = 0; n < 5; n++) {
+      await panel.press('Log it')
+      await panel.fixture.whenStable()
+    }
+    const odd = panel.element.querySelectorAll('[data-testid=odd] li')
+    expect(odd).toHaveLength(1)
+    expect(odd[0]!.textContent).toMatch(/Tansy LF, 2 Nov 2026: cut 2\d/)
+    expect(panel.text()).toContain('From 4 jobs')
   })
 })

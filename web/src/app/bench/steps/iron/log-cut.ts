@@ -1,7 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core'
-import { jobWithin, JOB_RANGES, learnedFor, styleOfShoe, type Job } from '@crescent/core'
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core'
+import { jobWithin, JOB_RANGES, learnedFor, styleOfShoe, type DatedJob, type Job } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { firstValueFrom } from 'rxjs'
+import { shortDay } from '../../../common/today'
 import { FigureText } from '../../../drawing/figure-text'
 import { Api, failureText } from '../../../state/api'
 import { benchActions } from '../../../state/bench/bench.feature'
@@ -22,6 +31,14 @@ import { Forging } from './forging'
         {{ odd() === 1 ? 'One job lies' : odd() + ' jobs lie' }} too far off to be of the same kind: not
         learned from.
       </p>
+      <ul data-testid="odd">
+        @for (one of oddOnes(); track one.id) {
+          <li>
+            {{ one.horse }} {{ one.side }}, {{ day(one.date) }}: cut {{ text.length(one.used) }},
+            {{ text.length(one.left) }} left over
+          </li>
+        }
+      </ul>
     }
     <label class="check"
       ><input type="checkbox" [checked]="learns()" (change)="switch()" /> Logged jobs correct the cut</label
@@ -85,7 +102,8 @@ export class LogCut {
   private readonly forging = inject(Forging)
   private readonly api = inject(Api)
   private readonly store = inject(Store)
-  private readonly text = inject(FigureText)
+  protected readonly text = inject(FigureText)
+  protected readonly day = shortDay
   protected readonly saving = signal(false)
   protected readonly failure = signal('')
   protected readonly logged = signal('')
@@ -105,6 +123,27 @@ export class LogCut {
   })
   protected readonly learns = computed(() => this.desk.page()?.workshop.figures.learn !== false)
   protected readonly odd = computed(() => this.known()?.outliers.length ?? 0)
+  private readonly jobs = signal<readonly DatedJob[]>([])
+  /** Those that are not learned from, by name: whether one was a slip or a shoe of its own kind only the farrier knows. */
+  protected readonly oddOnes = computed(() => {
+    const odd = this.known()?.outliers ?? []
+    return this.jobs().filter(({ id }) => odd.includes(id))
+  })
+
+  constructor() {
+    // Asked for once there is something to name, and again when that changes.
+    effect(() => {
+      if (this.odd() > 0) void this.readJobs()
+    })
+  }
+
+  private async readJobs(): Promise<void> {
+    try {
+      this.jobs.set(await firstValueFrom(this.api.jobs()))
+    } catch (error) {
+      this.failure.set(failureText(error))
+    }
+  }
 
   /** What is known of this bar and style, and what it does to the cut. */
   protected readonly told = computed(() => {

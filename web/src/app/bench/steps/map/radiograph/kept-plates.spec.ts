@@ -18,6 +18,7 @@ const WIDE = 2000
 const reader = {
   ask: ({ do: what }: PlateAsked) => {
     if (what === 'show') return Promise.resolve({ ok: true, picture: new Blob(['x']) })
+    if (what === 'keep') packed++
     if (what === 'keep') return Promise.resolve({ ok: true, file: '/9j/AA==', width: WIDE / 2, height: 500 })
     return Promise.resolve({
       ...{ ok: true, width: WIDE, height: 1000, inverted: false, told: [] },
@@ -26,6 +27,7 @@ const reader = {
   },
 }
 let stored: StoredPicture[]
+let packed: number
 let refuses: boolean
 const api = {
   pictures: () =>
@@ -58,6 +60,7 @@ let radiograph: Radiograph
 beforeEach(() => {
   stored = []
   refuses = false
+  packed = 0
   TestBed.configureTestingModule({
     providers: [...STORE, { provide: PlateReader, useValue: reader }, { provide: Api, useValue: api }],
   })
@@ -79,11 +82,44 @@ describe('radiographs that stay with the visit', () => {
     expect(stored).toHaveLength(1)
     expect(stored[0]).toMatchObject({ visitId: 'visit', side: 'LF', width: 1000, marks: { T: [300, 200] } })
     expect(stored[0]!.mmPerPixel).toBeCloseTo(0.2, 12)
+    // The server takes nothing it does not know.
+    expect(Object.keys(stored[0]!).sort()).toEqual(Object.keys(before()).sort())
     expect(kept.state()).toBe('kept')
     radiograph.set('T', [620, 400])
     expect(kept.state()).toBe('')
     await kept.keep()
     expect(stored.map(({ version, marks }) => [version, marks['T']])).toEqual([[2, [310, 200]]])
+  })
+
+  it('of the foot they were marked on, though another lies on the Bench when they are stored', async () => {
+    await opened()
+    radiograph.set('T', [600, 400])
+    const keeping = kept.keep()
+    TestBed.inject(Store).dispatch(benchActions.chooseSide({ side: 'RF' }))
+    await keeping
+    expect(stored.map(({ side }) => side)).toEqual(['LF'])
+    expect(radiograph.plate()).toBeUndefined()
+    await opened()
+    radiograph.set('T', [500, 400])
+    await kept.keep()
+    expect(stored.map(({ side, version }) => [side, version])).toEqual([
+      ['LF', 1],
+      ['RF', 1],
+    ])
+    TestBed.inject(Store).dispatch(benchActions.chooseSide({ side: 'LF' }))
+    radiograph.set('U', [300, 300])
+    await kept.keep()
+    expect(stored.map(({ side, version }) => `${side} ${version}`).sort()).toEqual(['LF 2', 'RF 1'])
+  })
+
+  it('only looked at, one of an earlier visit stays where it is', async () => {
+    stored = [before()]
+    await kept.read()
+    await kept.open(kept.ofFoot()[0]!)
+    await radiograph.show({ centre: 50, width: 20 }, false)
+    await kept.keep()
+    expect(stored).toHaveLength(1)
+    expect(kept.state()).toBe('kept')
   })
 
   it('one to practise on is not kept', async () => {
@@ -114,6 +150,9 @@ describe('radiographs that stay with the visit', () => {
       ['earlier', 3],
       ['visit', 1],
     ])
+    // Its file goes back as it was: it is not packed once more.
+    expect(stored[1]!.file).toBe(before().file)
+    expect(packed).toBe(0)
   })
 
   it('stand side by side with what has changed; of another foot none', async () => {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { CARRIED_OUT, LEAST_SOLE, type CarriedOut, type Wanted } from '@crescent/core/radiographs'
 import { OneOf } from '../../../../common/one-of'
@@ -91,6 +91,9 @@ const FIELDS = [
         [chosen]="way()"
         (choose)="way.set($event)"
       />
+      @if (clash(); as why) {
+        <p class="low" role="alert">{{ why }}: take one of them off first.</p>
+      }
       <label class="agreed"
         >Agreed with the vet: who, and what
         <textarea
@@ -160,13 +163,27 @@ export class PlatePlan {
   protected readonly fields = FIELDS
   protected readonly ways = CARRIED_OUT
   protected readonly least = LEAST_SOLE
-  protected readonly way = signal<CarriedOut['key']>('breakover')
-  protected readonly agreed = signal('')
-  protected readonly entries = signal<Partial<Record<keyof Wanted, string | undefined>>>({})
+  /** Another foot: what was typed and agreed for this one does not go with it. */
+  private readonly whose = this.radiograph.key
+  protected readonly way = linkedSignal<string, CarriedOut['key']>({
+    source: this.whose,
+    computation: () => 'breakover',
+  })
+  protected readonly agreed = linkedSignal({ source: this.whose, computation: () => '' })
+  protected readonly entries = linkedSignal<string, Partial<Record<keyof Wanted, string | undefined>>>({
+    source: this.whose,
+    computation: () => ({}),
+  })
+  protected readonly clash = computed(() => this.radiograph.clash(this.way()))
   /** What was typed and cannot be; it stands as it was typed. */
-  private readonly wrong = signal<Partial<Record<keyof Wanted, number | undefined>>>({})
-  protected readonly faulty = computed(() =>
-    FIELDS.some(({ key }) => this.problem(key) !== undefined || this.entries()[key] !== undefined),
+  private readonly wrong = linkedSignal<string, Partial<Record<keyof Wanted, number | undefined>>>({
+    source: this.whose,
+    computation: () => ({}),
+  })
+  protected readonly faulty = computed(
+    () =>
+      this.clash() !== undefined ||
+      FIELDS.some(({ key }) => this.problem(key) !== undefined || this.entries()[key] !== undefined),
   )
 
   protected figure = (key: keyof Wanted): number => this.wrong()[key] ?? this.radiograph.wanted()[key]

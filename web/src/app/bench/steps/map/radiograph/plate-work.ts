@@ -52,6 +52,9 @@ const QUALITIES = [0.85, 0.7, 0.5, 0.3]
 /** One to practise on is as fine as a hand can tap, and made in a second. */
 const PRACTISED = 1000
 
+/** A picture that was made to be looked at is shown as it is. */
+const AS_IT_IS: Window = { centre: 127.5, width: 255 }
+
 const damaged = { ok: false as const, problem: 'The picture is damaged: it could not be read to its end.' }
 
 /** Works on one radiograph: opened once, shown in as many windows as are asked for. */
@@ -76,7 +79,7 @@ export class PlateWorker {
 
   private async openPicture(file: Blob): Promise<PlateAnswers['open']> {
     try {
-      return this.opened(greyOf(await this.tools.decoded(file)))
+      return this.opened(greyOf(await this.tools.decoded(file)), { window: AS_IT_IS })
     } catch {
       return damaged
     }

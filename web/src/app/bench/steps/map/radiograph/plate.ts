@@ -15,12 +15,13 @@ export type ScaleBy = 'marker' | 'file' | 'kept'
 /** The two ends of the marker. */
 export type MarkerEnd = 'from' | 'to'
 
-/** A radiograph as it is stored with a visit. */
+/** A radiograph as it is stored with a visit; its file where it was opened from there. */
 export interface KeptAs {
   id: string
   version: number
   visitId: string
   mmPerPixel: number | undefined
+  file?: string
 }
 
 /** A radiograph that is worked on: what was opened, how it is shown, what was marked on it. */
@@ -140,6 +141,10 @@ export function scaleSaid({ by, magnification }: FileScale): string {
     return 'The file says only the detector’s pixels: the foot stood before it, and all lengths come out too long, often by a tenth.'
   return 'The file says nothing of its scale: a marker of known length is needed.'
 }
+
+/** Whether the same is marked on both, at the same scale; how bright they are shown does not matter. */
+export const markedAlike = (a: Plate, b: Plate): boolean =>
+  a.points === b.points && a.scaleBy === b.scaleBy && a.marker === b.marker
 
 /** What is stored of a plate whose picture is kept `width` pixels wide: places and scale go with it. */
 export function marksKept(

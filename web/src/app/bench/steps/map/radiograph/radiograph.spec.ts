@@ -138,6 +138,30 @@ describe('the radiograph of a foot', () => {
     ])
   })
 
+  it('does not go on a shoe where it clashes, and says why', async () => {
+    await radiograph.take(file(DICOM))
+    mark()
+    const { shoe } = draft()
+    store.dispatch(
+      benchActions.setShoe({ shoe: { ...shoe, modifications: [{ kind: 'four-rail-plate' }] }, touched: 'x' }),
+    )
+    expect(radiograph.clash('wedge')).toContain('rails')
+    expect(radiograph.clash('breakover')).toBeUndefined()
+    radiograph.toShoe('wedge', 'Dr. Made-up: as planned')
+    expect(draft().shoe.modifications).toEqual([{ kind: 'four-rail-plate' }])
+    expect(store.selectSignal(lookFeature.selectLook)()!.acknowledged).toEqual([])
+  })
+
+  it('leaves the school alone where the tip’s place behind the toe is not known', async () => {
+    await radiograph.take(file(DICOM))
+    const { W1: _high, W2: _low, ...others } = AT
+    for (const [key, at] of Object.entries(others)) radiograph.set(key as RadiographPointKey, at)
+    radiograph.scaleBy('file')
+    const before = draft().foot.school
+    radiograph.toShoe('breakover', 'Dr. Made-up: as planned')
+    expect(draft().foot.school).toBe(before)
+  })
+
   it('draws only the last of many windows that are asked for', async () => {
     await radiograph.take(file(DICOM))
     held = true

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
-import { withModification, withValue, type Told, type Vec } from '@crescent/core'
+import { clashWith, withModification, withValue, type Told, type Vec } from '@crescent/core'
 import type { Window } from '@crescent/core/dicom'
 import { FILE_WORDS, isHeic } from '@crescent/core/photographs'
 import {
@@ -48,7 +48,8 @@ export class Radiograph {
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
-  private readonly key = computed(() => `${this.page()?.visit.id} ${this.side()}`)
+  /** Whose radiograph this is: the foot of a visit. */
+  readonly key = computed(() => `${this.page()?.visit.id} ${this.side()}`)
   private readonly plates = signal<Readonly<Record<string, Plate>>>({})
   private readonly pictures = signal<Readonly<Record<string, string>>>({})
   private readonly wants = signal<Readonly<Record<string, Wanted>>>({})
@@ -121,19 +122,21 @@ export class Radiograph {
   }
 
   /** Opens what was fetched from wherever; nothing is marked on it yet. */
-  async open(name: string, source: Plate['source']): Promise<void> {
+  async open(name: string, source: Plate['source'], marked: Partial<Plate> = {}): Promise<void> {
     const key = this.key()
     this.busy.set(true)
     this.failure.set('')
     const opened = await this.fetched(key, source)
     this.busy.set(false)
     if (!opened) return
-    this.plates.update((plates) => ({ ...plates, [key]: freshPlate(name, source, opened) }))
+    this.plates.update((plates) => ({ ...plates, [key]: { ...freshPlate(name, source, opened), ...marked } }))
     // Whoever waits goes on: where it is shown comes while it is drawn.
     void this.draw(key)
   }
 
   private async fetched(key: string, source: Plate['source']): Promise<OpenedPlate | undefined> {
+    // From here on the worker holds what comes, whatever is drawn meanwhile.
+    this.held = ''
     const answer = await ('seed' in source
       ? this.reader.ask({ do: 'practise', seed: source.seed })
       : this.reader.ask({ do: 'open', ...source }))
@@ -179,7 +182,7 @@ export class Radiograph {
     if (!plate || (this.held !== key && !(await this.fetched(key, plate.source)))) return undefined
     const { window, inverted } = plate
     const answer = await this.reader.ask({ do: 'keep', window, inverted })
-    if (answer.ok) return answer
+    if (answer.ok) return { file: answer.file, width: answer.width, height: answer.height }
     this.failure.set(answer.problem)
     return undefined
   }
@@ -198,9 +201,9 @@ export class Radiograph {
     this.wants.update((wants) => ({ ...wants, [this.key()]: { ...this.wanted(), ...changes } }))
 
   /** Something of the plate changes. */
-  change(by: (plate: Plate) => Plate): void {
-    const plate = this.plate()
-    if (plate) this.plates.update((plates) => ({ ...plates, [this.key()]: by(plate) }))
+  change(by: (plate: Plate) => Plate, key = this.key()): void {
+    const plate = this.plates()[key]
+    if (plate) this.plates.update((plates) => ({ ...plates, [key]: by(plate) }))
   }
 
   close(): void {
@@ -222,14 +225,27 @@ export class Radiograph {
     this.store.dispatch(benchActions.settle())
   }
 
+  /** Why what would carry the plan out cannot stand beside what is on the shoe; nothing where it can. */
+  clash(by: CarriedOut['key']): string | undefined {
+    const list = this.draft()?.shoe.modifications ?? []
+    const kind = this.carriedOut(by)?.kind
+    return kind === undefined || list.some((given) => given.kind === kind) ? undefined : clashWith(list, kind)
+  }
+
+  private carriedOut(by: CarriedOut['key']): ReturnType<CarriedOut['put']> {
+    const plan = this.plan()
+    return plan && CARRIED_OUT.find(({ key }) => key === by)!.put(plan)
+  }
+
   /** What was agreed with the vet is put on the shoe, and goes on record with who said it and when. */
   toShoe(by: CarriedOut['key'], words: string): void {
-    const plan = this.plan()
     const shoe = this.draft()?.shoe
-    if (!plan || !shoe) return
+    if (!this.plan() || !shoe || this.clash(by) !== undefined) return
+    const put = this.carriedOut(by)
     this.toFoot()
-    this.store.dispatch(benchActions.setSchool({ school: 'radiographic', all: false }))
-    const put = CARRIED_OUT.find(({ key }) => key === by)!.put(plan)
+    // Without the front wall nobody knows where the tip lies behind the toe: the school would find nothing.
+    if (footFromRadiograph(this.figures()).tipFromToe !== undefined)
+      this.store.dispatch(benchActions.setSchool({ school: 'radiographic', all: false }))
     if (put) {
       const list = withModification(shoe.modifications ?? [], put.kind)
       const at = list.findIndex(({ kind }) => kind === put.kind)

@@ -153,7 +153,9 @@ export class TracksDialog {
     const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
     if (!head.ok) return this.failure.set(head.problem)
     try {
-      const { width, height } = await createImageBitmap(file, { imageOrientation: 'from-image' })
+      const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
+      const { width, height } = bitmap
+      bitmap.close()
       URL.revokeObjectURL(this.url())
       this.taps.set({})
       this.size.set({ width, height })
