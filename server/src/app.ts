@@ -87,7 +87,7 @@ export function makeApp(
   for (const route of routes) {
     const run = handler(route, practice, config.dataFolder)
     if (route.streams) api[route.method](route.path, run)
-    else api[route.method](route.path, readJson, run)
+    else api[route.method](route.path, route.most ? express.json({ limit: route.most }) : readJson, run)
   }
   api.use(noRoute)
   app.use('/api', api)

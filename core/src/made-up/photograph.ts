@@ -2,6 +2,7 @@ import { add, rotated, type Vec } from '../geometry/vector'
 import { CARDS, cornersOf, type Card } from '../photographs/card'
 import type { Picture } from '../photographs/picture'
 import type { SevenTaps } from '../photographs/taps'
+import type { FootInput } from '../records/foot'
 import { cameraAt } from './camera'
 import { draws } from './drawn'
 import { lightOver, taken } from './exposure'
@@ -11,6 +12,8 @@ import { shoeOf, soleOf, someFoot, type Thing } from './things'
 /** How a made-up photograph is taken; what is not said follows from the seed. */
 export interface PhotoWish {
   seed: number
+  /** Whose sole, or whose shoe. */
+  foot?: FootInput
   object?: 'foot' | 'shoe'
   /** Degrees from straight above. */
   tilt?: number
@@ -52,7 +55,8 @@ export function madeUpPhotograph(wish: PhotoWish): { picture: Picture; truth: Ph
   const draw = draws(wish.seed)
   const object = wish.object ?? 'foot'
   const ground = wish.ground ?? GROUNDS[Math.floor(draw() * GROUNDS.length)]!
-  const foot = someFoot(draw)
+  const any = someFoot(draw)
+  const foot = wish.foot ?? any
   const thing = object === 'foot' ? soleOf(foot) : shoeOf(foot)
   const key = wish.card ?? 'square'
   const card = CARDS.find((each) => each.key === key)!

@@ -28,7 +28,7 @@ export const pictureSchema = z
       .describe('places by their names, pixels'),
     file: z
       .string()
-      .max(PICTURE_SIGNS, 'The picture is larger than half a megabyte')
+      .max(PICTURE_SIGNS, 'The picture is larger than three megabytes')
       .regex(/^\/9j\/[A-Za-z0-9+/]+=*$/, 'A JPEG file in base 64')
       .describe('a JPEG file in base 64, without tags of place or owner'),
   })

@@ -1,15 +1,13 @@
-import sharp from 'sharp'
-import { madeUpRadiograph } from '@crescent/core/made-up'
+import { SIDES, type StoredPicture } from '@crescent/core'
 import type { Practice } from '../practice'
+import { madeRadiograph, madeSole } from './made-pictures'
 import { idFor } from './made-up'
 import type { Demo } from './schema'
 
-/** Pixels across: enough to be marked. */
-const WIDE = 800
 /** How far the bone stood from the wall at each of the last visits, degrees: founder, and what came of it. */
 const COURSE = [11, 8.5, 6]
 
-/** Lateral radiographs of horses that foundered, of the left fore, from the last visits. */
+/** Pictures of the left fore of horses that foundered, from the last visits: a lateral radiograph and the sole. */
 export async function seedPictures(practice: Practice, demo: Demo): Promise<void> {
   for (const horse of demo.horses.filter(({ look }) => look?.vet?.diagnosis === 'founder')) {
     const visits = practice.visits
@@ -18,23 +16,16 @@ export async function seedPictures(practice: Practice, demo: Demo): Promise<void
         most: COURSE.length,
       })
       .reverse()
-    for (const [i, visit] of visits.entries()) {
+    for (const [i, { id: visitId }] of visits.entries()) {
+      const keep = (what: string, picture: Omit<StoredPicture, 'id' | 'version' | 'visitId' | 'side'>) =>
+        practice.pictures.bringIn({
+          ...{ id: idFor(what, visitId), version: 1, visitId, side: SIDES[0] },
+          ...picture,
+        })
       const rotation = COURSE[COURSE.length - visits.length + i]!
-      const { picture, truth } = madeUpRadiograph({
-        ...{ seed: 31, width: WIDE },
-        limb: { rotation, palmarAngle: 4 + rotation * 0.9, wallAngle: 50, soleTip: 12 + i * 2, sinking: 9 },
-      })
-      const { width, height, data } = picture
-      const grey = Uint8Array.from(data, (value) => value >> 6)
-      const file = await sharp(grey, { raw: { width, height, channels: 1 } })
-        .jpeg({ quality: 80 })
-        .toBuffer()
-      practice.pictures.bringIn({
-        ...{ id: idFor('picture', visit.id), version: 1, visitId: visit.id, side: 'LF', kind: 'radiograph' },
-        ...{ name: 'lateral', width, height, mmPerPixel: truth.mmPerPixel },
-        marks: Object.fromEntries(Object.entries(truth.points).map(([key, [x, y]]) => [key, [x, y]])),
-        file: file.toString('base64'),
-      })
+      keep('picture', await madeRadiograph(rotation, 12 + i * 2))
+      const [record] = practice.footRecords.list("visit_id = @visitId AND side = 'LF'", { visitId })
+      if (record) keep('sole', await madeSole(record.foot))
     }
   }
 }

@@ -29,6 +29,8 @@ export interface Route {
   answers?: Record<number, string>
   /** Changes nothing that is stored, though it is no GET. */
   reads?: boolean
+  /** How much a body may weigh, where it holds more than figures. */
+  most?: string
   /** Takes the body piece by piece as it comes; it is not read beforehand. */
   streams?: boolean
   /** Answers JSON, unless it writes the response itself and returns undefined. */

@@ -21,6 +21,8 @@ interface RecordKind<T extends Stored> {
   check?: (record: T) => Problem[]
   /** What is answered, where more is stored than is sent. */
   stored?: z.ZodType
+  /** How much one of them may weigh, where it holds more than figures. */
+  most?: string
 }
 
 /** Reading one record and storing one, the same for every resource. */
@@ -31,6 +33,7 @@ export function recordRoutes<T extends Stored>({
   table,
   check = () => [],
   stored = schema,
+  most,
 }: RecordKind<T>): Route[] {
   return [
     {
@@ -51,6 +54,7 @@ export function recordRoutes<T extends Stored>({
       summary: `Store a ${what}: version 0 makes a new one, otherwise the version that was read`,
       body: schema,
       answer: stored,
+      ...(most !== undefined && { most }),
       answers: {
         400: 'What does not fit, by path',
         409: 'Changed elsewhere since it was read; `current` is what is stored',

@@ -1,9 +1,12 @@
 import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import request from 'supertest'
 import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { PICTURE_SIGNS, type StoredPicture } from '@crescent/core'
+import { databaseFile } from '../../database/open'
 import { addHorse, bringIn, libraryOf, makeBed, type Bed } from '../../testing'
+import { thinOut } from './thin-out'
 
 let bed: Bed
 beforeEach(() => (bed = makeBed()))
@@ -17,6 +20,22 @@ const picture = (visitId: string, more: Partial<StoredPicture> = {}): StoredPict
   ...{ width: 32, height: 24, mmPerPixel: 0.25, marks: { T: [3, 4.5] }, file: jpeg.toString('base64') },
   ...more,
 })
+/** Some grain in it, so that it weighs something; 4 to 3. */
+async function large(visitId: string, width: number): Promise<StoredPicture> {
+  const height = (width * 3) / 4
+  const grain = Buffer.from(Uint8Array.from({ length: width * height }, (_, i) => (i * 2_654_435_761) >>> 24))
+  const file = await sharp(grain, { raw: { width, height, channels: 1 } })
+    .blur(1)
+    .jpeg({ quality: 60 })
+    .toBuffer()
+  const one = picture(visitId, {
+    ...{ width, height, file: file.toString('base64') },
+    marks: { T: [width / 3, height / 2] },
+  })
+  await put(one).expect(200)
+  return one
+}
+const bytes = (file: string): number => (file.length * 3) / 4
 const put = (one: StoredPicture) => request(bed.app).put(`/api/pictures/${one.id}`).send(one)
 
 describe('pictures of a visit', () => {
@@ -58,7 +77,7 @@ describe('pictures of a visit', () => {
 
   it('go out with the library, come in again, and go with their visit for good', async () => {
     const { visit } = addHorse(bed.practice)
-    await put(picture(visit.id)).expect(200)
+    await large(visit.id, 2400)
     const library = await libraryOf(bed)
     const other = makeBed()
     try {
@@ -70,5 +89,90 @@ describe('pictures of a visit', () => {
     }
     await request(bed.app).post(`/api/visits/${visit.id}/erase`).send({ version: visit.version }).expect(200)
     expect(bed.practice.pictures.weight().pictures).toBe(0)
+  })
+
+  it('are shown small, and kept by whoever asks for one by its version', async () => {
+    const { visit } = addHorse(bed.practice)
+    const kept = await large(visit.id, 1200)
+    const small = await request(bed.app)
+      .get(`/api/pictures/${kept.id}/thumbnail?version=1`)
+      .buffer()
+      .expect(200)
+    expect(await sharp(small.body as Buffer).metadata()).toMatchObject({
+      width: 320,
+      height: 240,
+      format: 'jpeg',
+    })
+    expect(small.headers['cache-control']).toContain('immutable')
+    const unsaid = await request(bed.app).get(`/api/pictures/${kept.id}/thumbnail`).expect(200)
+    expect(unsaid.headers['cache-control']).toBe('no-store')
+    await request(bed.app).get(`/api/pictures/${randomUUID()}/thumbnail`).expect(404)
+  })
+
+  it('are thinned out by age: coarser, marked where they were, to the same scale, and newer ones are left', async () => {
+    const { visit, horse } = addHorse(bed.practice)
+    const later = bed.practice.visits.put({ ...visit, id: randomUUID(), version: 0, date: '2026-11-20' })
+    const old = await large(visit.id, 2400)
+    const fresh = await large(later.id, 2400)
+    const tiny = picture(visit.id)
+    await put(tiny).expect(200)
+    const can = (await request(bed.app).get('/api/pictures/thin?before=2026-11-20').expect(200)).body
+    expect(can.pictures).toBe(1)
+    expect(Math.abs(can.bytes - bytes(old.file))).toBeLessThan(3)
+    await request(bed.app).get('/api/pictures/thin?before=once').expect(400)
+    const before = bed.practice.pictures.weight().bytes
+    const done = (
+      await request(bed.app).post('/api/pictures/thin').send({ before: '2026-11-20' }).expect(200)
+    ).body
+    expect(done.pictures).toBe(1)
+    expect(Math.abs(before - bed.practice.pictures.weight().bytes - done.bytes)).toBeLessThan(6)
+    expect(done.bytes).toBeGreaterThan(can.bytes / 2)
+    const now = bed.practice.pictures.get(old.id)!
+    expect(now).toMatchObject({ version: 2, width: 1000, height: 750 })
+    // As long as before, and where it was: a third of the way across, half way down.
+    expect(now.mmPerPixel! * 1000).toBeCloseTo(0.25 * 2400, 6)
+    expect(now.marks).toEqual({ T: [expect.closeTo(1000 / 3, 6), expect.closeTo(375, 6)] })
+    expect(await sharp(Buffer.from(now.file, 'base64')).metadata()).toMatchObject({ width: 1000 })
+    expect(bed.practice.pictures.get(fresh.id)).toMatchObject({ version: 1, width: 2400 })
+    expect(bed.practice.pictures.get(tiny.id)).toMatchObject({ version: 1 })
+    // Done once there is nothing left to do.
+    expect(
+      (await request(bed.app).post('/api/pictures/thin').send({ before: '2026-11-20' })).body.pictures,
+    ).toBe(0)
+    expect(bed.practice.pictures.ofHorse(horse.id)).toHaveLength(3)
+  })
+
+  it('one that was marked anew while it was made smaller stays as it is', async () => {
+    const { visit } = addHorse(bed.practice)
+    const old = await large(visit.id, 1600)
+    const thinning = thinOut(bed.practice, '2100-01-01')
+    await put({ ...old, version: 1, marks: { T: [9, 9] } }).expect(200)
+    expect(await thinning).toEqual({ pictures: 0, bytes: 0 })
+    expect(bed.practice.pictures.get(old.id)).toMatchObject({ version: 2, width: 1600, marks: { T: [9, 9] } })
+  })
+
+  it('are erased one by one, out of the file too; a stale one is not', async () => {
+    const { visit } = addHorse(bed.practice)
+    const kept = picture(visit.id, { name: 'quillwort' })
+    await put(kept).expect(200)
+    const inFile = () => readFileSync(databaseFile(bed.dataFolder)).includes('quillwort')
+    bed.practice.db.pragma('wal_checkpoint(TRUNCATE)')
+    expect(inFile()).toBe(true)
+    await request(bed.app).post(`/api/pictures/${kept.id}/erase`).send({ version: 2 }).expect(409)
+    await request(bed.app).post(`/api/pictures/${kept.id}/erase`).send({ version: 1 }).expect(200)
+    await request(bed.app).post(`/api/pictures/${kept.id}/erase`).send({ version: 1 }).expect(404)
+    expect(inFile()).toBe(false)
+    expect(bed.practice.pictures.weight().pictures).toBe(0)
+  })
+
+  it('as large as a phone takes them are taken; what is larger is refused, and no other record may be so large', async () => {
+    const { visit, horse } = addHorse(bed.practice)
+    const signs = PICTURE_SIGNS - 4
+    await put(picture(visit.id, { file: `/9j/${'A'.repeat(signs)}` })).expect(200)
+    await put(picture(visit.id, { file: `/9j/${'A'.repeat(6_000_000)}` })).expect(413)
+    await request(bed.app)
+      .put(`/api/horses/${horse.id}`)
+      .send({ ...horse, notes: 'a'.repeat(1_100_000) })
+      .expect(413)
   })
 })

@@ -19,6 +19,11 @@ export function pictures(db: Db) {
   const weight = db.prepare(
     'SELECT count(*) AS pictures, coalesce(sum(length(file)), 0) AS signs FROM pictures',
   )
+  const large = db.prepare(
+    `SELECT p.id, length(p.file) AS signs FROM pictures p JOIN visits v ON v.id = p.visit_id
+     WHERE v.date < @before AND max(p.width, p.height) > @wide ORDER BY v.date`,
+  )
+  const gone = db.prepare('DELETE FROM pictures WHERE id = ?')
   return {
     ...table,
     /** Of a horse, the oldest first, without their files. */
@@ -28,9 +33,24 @@ export function pictures(db: Db) {
         return { ...picture, date: row['date'] as string }
       }),
     /** How many there are, and how many bytes their files have. */
-    weight: (): { pictures: number; bytes: number } => {
+    weight: (): PicturesWeight => {
       const { pictures: count, signs } = weight.get() as { pictures: number; signs: number }
-      return { pictures: count, bytes: Math.round((signs * 3) / 4) }
+      return { pictures: count, bytes: bytesOf(signs) }
     },
+    /** Those of visits before a day that are larger than so many pixels, the oldest first, and how many bytes each has. */
+    larger: (before: string, wide: number): { id: string; bytes: number }[] =>
+      (large.all({ before, wide }) as { id: string; signs: number }[]).map(({ id, signs }) => ({
+        id,
+        bytes: bytesOf(signs),
+      })),
+    remove: (id: string): void => void gone.run(id),
   }
 }
+
+/** How many pictures, and how many bytes their files have. */
+export interface PicturesWeight {
+  pictures: number
+  bytes: number
+}
+
+const bytesOf = (signs: number): number => Math.round((signs * 3) / 4)

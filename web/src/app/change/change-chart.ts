@@ -9,17 +9,12 @@ import {
 } from '@angular/core'
 import type { Followed, Series, Side } from '@crescent/core'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
-import { LineChart } from 'echarts/charts'
-import { AriaComponent, GridComponent, TooltipComponent } from 'echarts/components'
-import * as echarts from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
 import { NgxEchartsDirective, provideEchartsCore } from 'ngx-echarts'
 import { longDay, shortDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
+import { chartFrame, echarts, measuredLine } from './chart-frame'
 import { inkColours } from './ink-colours'
 import { changeOf, type History } from './change-data'
-
-echarts.use([LineChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer])
 
 const LABELS: Record<Followed, string> = {
   width: 'Width',
@@ -252,29 +247,9 @@ function chartOptions(
   const ahead = trend && day > last ? [last, middleDay(last, day), day] : []
   const at = ahead.map((date) => ({ date, ...trend!.at(date) }))
   const ends = trend ? [measured[0]!.date, day > last ? day : last] : []
-  const axis = {
-    axisLine: { lineStyle: { color: ink.rule } },
-    axisLabel: { color: ink.soft, fontFamily: 'inherit', fontSize: 12, hideOverlap: true },
-    splitLine: { lineStyle: { color: ink.line } },
-  }
+  const values = [...measured.map(({ value }) => value), ...at.flatMap(({ low, high }) => [low, high])]
   return {
-    animation: false,
-    aria: { enabled: false },
-    grid: { left: 8, right: 16, top: 12, bottom: 4, containLabel: true },
-    tooltip: {
-      trigger: 'item' as const,
-      backgroundColor: ink.sheet,
-      textStyle: { color: ink.ink },
-      formatter: ({ value }: { value: [string, number] }) =>
-        `${shortDay(value[0])}: <b>${write(value[1])}</b>`,
-    },
-    xAxis: { type: 'time' as const, ...axis },
-    yAxis: {
-      type: 'value' as const,
-      ...ticks([...measured.map(({ value }) => value), ...at.flatMap(({ low, high }) => [low, high])], step),
-      ...axis,
-      axisLabel: { ...axis.axisLabel, formatter: (value: number) => write(value) },
-    },
+    ...chartFrame(ink, values, step, write),
     series: [
       {
         type: 'line' as const,
@@ -300,25 +275,9 @@ function chartOptions(
         lineStyle: { color: ink.ember, width: 2, type: 'dashed' as const },
         silent: true,
       },
-      {
-        type: 'line' as const,
-        data: measured.map(({ date, value }) => [date, value]),
-        symbol: 'diamond',
-        symbolSize: 10,
-        itemStyle: { color: ink.construct },
-        lineStyle: { color: ink.construct, width: 1.4 },
-      },
+      measuredLine(ink, measured),
     ],
   }
-}
-
-/** Ends and steps of an axis that fall on what a rule shows: sixteenths of an inch, halves of a millimetre. */
-function ticks(values: number[], step: number): { min: number; max: number; interval: number } {
-  const low = Math.min(...values)
-  const high = Math.max(...values)
-  let interval = step
-  while ((high - low) / interval > 6) interval *= 2
-  return { min: Math.floor(low / interval) * interval, max: Math.ceil(high / interval) * interval, interval }
 }
 
 const middleDay = (from: string, to: string): string =>

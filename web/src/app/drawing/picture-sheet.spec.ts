@@ -1,6 +1,7 @@
 import type { ComponentFixture } from '@angular/core/testing'
 import { TestBed } from '@angular/core/testing'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { nothingResizes } from '../testing/resizing'
 import { show, STORE } from '../testing/samples'
 import { PictureSheet, type PictureMark } from './picture-sheet'
 
@@ -23,13 +24,7 @@ let fixture: ComponentFixture<PictureSheet>
 let sheet: SVGSVGElement
 beforeEach(async () => {
   vi.stubGlobal('DOMPoint', Point)
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe = () => undefined
-      disconnect = () => undefined
-    },
-  )
+  nothingResizes()
   TestBed.configureTestingModule({ providers: STORE })
   const inputs = { href: 'data:,', size: { width: 800, height: 600 }, label: 'Picture', marks: MARKS }
   const shown = await show(PictureSheet, inputs)
@@ -106,5 +101,24 @@ describe('a picture that is marked', () => {
     pointer('pointerup', 500, 400)
     expect(told).toEqual([])
     expect([sheet.getAttribute('role'), sheet.getAttribute('tabindex')]).toEqual(['img', null])
+  })
+
+  it('whose drags are told as such tells how far each went, as shares of its width, and sets nothing', async () => {
+    const dragged: number[][] = []
+    fixture.componentInstance.dragged.subscribe(([right, up]) => dragged.push([right, up]))
+    fixture.componentRef.setInput('drags', true)
+    await fixture.whenStable()
+    pointer('pointermove', 90, 90)
+    pointer('pointerdown', 100, 100)
+    pointer('pointermove', 164, 100)
+    pointer('pointermove', 164, 36)
+    pointer('pointerup', 164, 36)
+    pointer('pointermove', 300, 300)
+    // The sheet is taken as 640 pixels wide until it was seen.
+    expect(dragged).toEqual([
+      [0.1, 0],
+      [0, 0.1],
+    ])
+    expect(told).toEqual([])
   })
 })

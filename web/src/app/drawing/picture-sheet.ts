@@ -157,10 +157,14 @@ export class PictureSheet {
   readonly opacity = input(1)
   /** It is only looked at. */
   readonly still = input(false)
+  /** A drag is told as one, and sets nothing. */
+  readonly drags = input(false)
   /** The part of it that is looked at, pixels; all of it where it is not said. */
   readonly window = input<{ x: number; y: number; width: number; height: number } | undefined>()
   /** A place that was tapped. */
   readonly tapped = output<Vec>()
+  /** How far a drag went on since it was last told, as shares of the sheet's width: to the right, up. */
+  readonly dragged = output<Vec>()
   /** A mark that is held, pulled, let go, taken away. */
   readonly held = output<string>()
   readonly pulled = output<{ key: string; at: Vec }>()
@@ -170,6 +174,8 @@ export class PictureSheet {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef)
   private readonly sheet = viewChild.required<ElementRef<SVGSVGElement>>('sheet')
   private readonly holding = signal<Holding | undefined>(undefined)
+  /** Where a drag that is told as one was last, on the screen. */
+  private from: Vec | undefined
   /** The cross that arrow keys move. */
   protected readonly cursor = signal<Vec | undefined>(undefined)
 
@@ -216,6 +222,7 @@ export class PictureSheet {
     event.preventDefault()
     this.sheet().nativeElement.setPointerCapture(event.pointerId)
     this.cursor.set(undefined)
+    if (this.drags()) return void (this.from = [event.clientX, event.clientY])
     const key = this.markNear(event)
     const began = { x: event.clientX, y: event.clientY, moved: false }
     if (key === undefined) return this.holding.set({ ...began, at })
@@ -226,6 +233,7 @@ export class PictureSheet {
   }
 
   protected move(event: PointerEvent): void {
+    if (this.from) return this.drag(event, this.from)
     const holding = this.holding()
     const at = holding && this.placeOf(event)
     if (!at) return
@@ -234,7 +242,14 @@ export class PictureSheet {
     if (holding.key !== undefined && moved) this.pulled.emit({ key: holding.key, at })
   }
 
+  private drag({ clientX, clientY }: PointerEvent, [x, y]: Vec): void {
+    this.from = [clientX, clientY]
+    const wide = this.wide()
+    this.dragged.emit([(clientX - x) / wide, (y - clientY) / wide])
+  }
+
   protected up(event: PointerEvent): void {
+    this.from = undefined
     const holding = this.holding()
     this.holding.set(undefined)
     if (!holding) return
@@ -245,6 +260,7 @@ export class PictureSheet {
   }
 
   protected cancel(): void {
+    this.from = undefined
     const holding = this.holding()
     this.holding.set(undefined)
     if (holding?.key !== undefined) this.released.emit(holding.key)

@@ -1,4 +1,5 @@
 import type { FootMap, Iron, Plan, SectionForm, ShoeInput, SideView, Vec } from '@crescent/core'
+import type { CardShown } from './card-picture'
 
 /** What is pointed out on a picture: lines, filled areas, places; in the frame of the picture's view, mm. */
 export interface Marks {
@@ -44,5 +45,12 @@ interface BarPicture {
   marks: (iron: Iron) => Marks
 }
 
+/** How the scale card is laid for a photograph. */
+interface LaidCardPicture {
+  view: 'card'
+  shows: CardShown
+}
+
 /** A picture that explains: drawn from the same geometry as the Bench, on a foot like any other. */
-export type HelpPicture = SolePicture | ShodPicture | SidePicture | CutPicture | NailPicture | BarPicture
+export type HelpPicture =
+  SolePicture | ShodPicture | SidePicture | CutPicture | NailPicture | BarPicture | LaidCardPicture

@@ -4,6 +4,7 @@ import { WallPicture } from '../drawing/wall-picture'
 import { MODEL_FOOT, MODEL_SIDE, MODEL_VIEW, modelPlan } from '../drawing/model-foot'
 import { apartOf } from '../drawing/joined'
 import { svgPath, svgRings, type View } from '../drawing/svg-path'
+import { CardPicture } from './card-picture'
 import type { HelpPicture, Marks } from './help-picture'
 
 /** Where a cut is made that explains a section: on the outer branch, this far from the toe, mm. */
@@ -67,7 +68,7 @@ function frame({ outline, parts }: Plan): string {
   return `${left} ${top} ${Math.max(...xs) + 8 - left} ${Math.max(...ys) + 8 - top}`
 }
 
-function drawingOf(picture: Exclude<HelpPicture, { view: 'nail' }>): Drawing {
+function drawingOf(picture: Exclude<HelpPicture, { view: 'nail' | 'card' }>): Drawing {
   const common = { nails: [], stroke: 1 }
   switch (picture.view) {
     case 'sole':
@@ -138,11 +139,14 @@ function bar({ iron, section }: Plan): Pick<Drawing, 'box' | 'shapes'> {
 /** A picture that explains something, from the drawings of the Bench. The words beside it say the same. */
 @Component({
   selector: 'cr-model-picture',
-  imports: [WallPicture],
+  imports: [CardPicture, WallPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (nail(); as shown) {
       <cr-wall-picture [nail]="shown.nail" [plan]="shown.plan" [turningRadius]="turningRadius" />
+    }
+    @if (card(); as shows) {
+      <cr-card-picture [shows]="shows" />
     }
     @if (drawn(); as drawn) {
       <svg [attr.viewBox]="drawn.box" aria-hidden="true" [style.--stroke]="drawn.stroke">
@@ -238,7 +242,7 @@ export class ModelPicture {
 
   protected readonly drawn = computed(() => {
     const picture = this.picture()
-    if (picture.view === 'nail') return undefined
+    if (picture.view === 'nail' || picture.view === 'card') return undefined
     const { marks, view, ...drawing } = drawingOf(picture)
     const { lines = [], areas = [], spots = [] } = marks
     const seen = ([x, y]: Vec): Vec => [x, view.toeY - y]
@@ -248,6 +252,11 @@ export class ModelPicture {
       lines: lines.map((line) => svgPath(line, view)),
       ends: [...lines.flatMap((line) => [line[0]!, line[line.length - 1]!]), ...spots].map(seen),
     }
+  })
+
+  protected readonly card = computed(() => {
+    const picture = this.picture()
+    return picture.view === 'card' ? picture.shows : undefined
   })
 
   protected readonly nail = computed(() => {

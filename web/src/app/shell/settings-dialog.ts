@@ -19,6 +19,7 @@ import { Api, conflictOf, failureText } from '../state/api'
 import { benchActions } from '../state/bench/bench.feature'
 import { ask } from '../common/ask-dialog'
 import { lossesText } from './losses-text'
+import { PicturesKept } from './pictures-kept'
 import { OpenPractice } from './practice'
 import { settingsActions, settingsFeature, type Settings } from '../state/settings/settings.feature'
 import { HelpButton } from '../help/help-button'
@@ -42,6 +43,7 @@ const CARD_WIDTH = 85.6
     MatIcon,
     MatSlider,
     MatSliderThumb,
+    PicturesKept,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-dialog.html',
@@ -102,20 +104,7 @@ export class SettingsDialog {
   protected readonly card = computed(() => CARD_WIDTH * this.settings().pixelsPerMm)
   protected readonly cardHeight = computed(() => 53.98 * this.settings().pixelsPerMm)
 
-  /** What pictures weigh, told where there are any. */
-  protected readonly pictures = signal('')
-
   constructor() {
-    this.api.picturesWeight().subscribe({
-      next: ({ pictures, bytes }) =>
-        this.pictures.set(
-          pictures === 0
-            ? ''
-            : `${pictures === 1 ? 'One picture is' : `${pictures} pictures are`} kept with visits: ${(bytes / 1e6).toFixed(1)} MB of the database and of every backup.`,
-        ),
-      // It is told beside the rest, and missed by nobody where it cannot be.
-      error: () => undefined,
-    })
     this.api.workshop().subscribe({
       next: (record) => this.read(record),
       error: (error: unknown) => this.said.set({ text: failureText(error), bad: true }),

@@ -142,6 +142,14 @@ export class Api {
   picturesWeight = (): Observable<{ pictures: number; bytes: number }> =>
     this.http.get<{ pictures: number; bytes: number }>('/api/pictures/weight')
   picture = (id: string): Observable<StoredPicture> => this.http.get<StoredPicture>(`/api/pictures/${id}`)
+  erasePicture = (id: string, version: number): Observable<{ erased: true }> =>
+    this.http.post<{ erased: true }>(`/api/pictures/${id}/erase`, { version })
+  /** How many pictures of visits before a day can be made smaller, and what they weigh. */
+  picturesToThin = (before: string): Observable<{ pictures: number; bytes: number }> =>
+    this.http.get<{ pictures: number; bytes: number }>('/api/pictures/thin', { params: { before } })
+  /** Makes them smaller; answers how many were, and how many bytes that freed. */
+  thinPictures = (before: string): Observable<{ pictures: number; bytes: number }> =>
+    this.http.post<{ pictures: number; bytes: number }>('/api/pictures/thin', { before })
   putPicture = (picture: StoredPicture): Observable<StoredPicture> =>
     this.http.put<StoredPicture>(`/api/pictures/${picture.id}`, picture)
   /** As many of the newest as are learned from, with the day and the horse of each. */

@@ -133,6 +133,7 @@ export class Keeping {
           horseId: this.page()!.horse.id,
           footWidth: this.draft()!.foot.figures.width,
           foot: this.measured(),
+          shoe: this.draft()!.shoe,
         },
         width: '560px',
       })
@@ -145,7 +146,8 @@ export class Keeping {
 
   /** A pattern of another horse is made to fit this one's measures; found in the mirror, its design is turned over. */
   private refitted({ pattern, withFoot, mirrored }: PatternChoice): PatternChoice {
-    if (pattern.horseId === this.page()!.horse.id && !mirrored) return { pattern, withFoot }
+    // With its own foot it fits already.
+    if (withFoot || (pattern.horseId === this.page()!.horse.id && !mirrored)) return { pattern, withFoot }
     const design = mirrored ? mirroredDesign(pattern.shoe) : pattern.shoe
     const shoe = refit(design, pattern.foot, this.measured())
     return { pattern: { ...pattern, shoe }, withFoot }

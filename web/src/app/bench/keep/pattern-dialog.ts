@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
-import { toObservable, toSignal } from '@angular/core/rxjs-interop'
 import { MatButton } from '@angular/material/button'
 import { MatCheckbox } from '@angular/material/checkbox'
 import {
@@ -17,26 +16,20 @@ import {
   PATTERNS_FOUND,
   modificationWords,
   type FootInput,
-  type FoundPattern,
+  type ShoeInput,
   type Side,
   type StoredPattern,
 } from '@crescent/core'
-import {
-  catchError,
-  debounceTime,
-  filter,
-  firstValueFrom,
-  of,
-  switchMap,
-  take,
-  type OperatorFunction,
-} from 'rxjs'
+import { firstValueFrom } from 'rxjs'
 import { OneOf } from '../../common/one-of'
-import { Api, failureText, type NearPattern } from '../../state/api'
+import { Api, failureText } from '../../state/api'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
+import { withOutline } from '../../state/bench/traced'
 import type { TakenUp } from '../../state/bench/draft'
 import { SmallShoe } from '../../drawing/small-shoe'
+import { Photos } from '../steps/map/photo/photos'
+import { PatternsFound } from './patterns-found'
 import { VersionsDialog, type VersionsDialogData } from './versions-dialog'
 import { HelpButton } from '../../help/help-button'
 
@@ -49,10 +42,9 @@ export interface PatternDialogData {
   footWidth: number | undefined
   /** The foot on the bench, where it can be read. */
   foot: FootInput | undefined
+  /** The shoe on the bench. */
+  shoe: ShoeInput
 }
-
-/** Patterns by shape are told so many: the first of them is what is looked for. */
-const NEAREST = 12
 
 export interface PatternChoice {
   pattern: TakenUp
@@ -60,14 +52,6 @@ export interface PatternChoice {
   /** Of another: whose it is, and whether its foot is like this one in the mirror. */
   horse?: string
   mirrored?: boolean
-}
-
-/** What is asked for among the patterns of all horses. */
-interface Asked {
-  search: string
-  modification: string
-  bar: string
-  tag: string
 }
 
 /** Patterns to work on from: of this foot and its pair, or of every horse, fitted to this foot. */
@@ -84,12 +68,18 @@ interface Asked {
     OneOf,
     SmallShoe,
   ],
+  providers: [PatternsFound],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Load a pattern</h2>
     <mat-dialog-content>
-      <cr-one-of label="Whose patterns" [choices]="whose" [chosen]="from()" (choose)="from.set($event)" />
-      @if (from() === 'all') {
+      <cr-one-of
+        label="Whose patterns"
+        [choices]="whose"
+        [chosen]="finding.from()"
+        (choose)="finding.from.set($event)"
+      />
+      @if (finding.from() === 'all') {
         <div class="filters">
           <input
             #words
@@ -97,23 +87,28 @@ interface Asked {
             type="search"
             aria-label="Find a pattern"
             placeholder="Name, horse, tag, note or modification"
-            (input)="change({ search: words.value })"
+            (input)="finding.change({ search: words.value })"
           />
-          <select #kind class="typed" aria-label="Wears" (change)="change({ modification: kind.value })">
+          <select
+            #kind
+            class="typed"
+            aria-label="Wears"
+            (change)="finding.change({ modification: kind.value })"
+          >
             <option value="">any modification</option>
             @for (one of modifications; track one.kind) {
               <option [value]="one.kind">{{ one.label }}</option>
             }
           </select>
-          @if (tags().length > 0) {
-            <select #tag class="typed" aria-label="Tag" (change)="change({ tag: tag.value })">
+          @if (finding.tags().length > 0) {
+            <select #tag class="typed" aria-label="Tag" (change)="finding.change({ tag: tag.value })">
               <option value="">any tag</option>
-              @for (one of tags(); track one) {
+              @for (one of finding.tags(); track one) {
                 <option [value]="one">{{ one }}</option>
               }
             </select>
           }
-          <select #bar class="typed" aria-label="Bar" (change)="change({ bar: bar.value })">
+          <select #bar class="typed" aria-label="Bar" (change)="finding.change({ bar: bar.value })">
             <option value="">any bar</option>
             @for (one of bars; track one.name) {
               <option [value]="one.name">{{ one.name }}</option>
@@ -128,7 +123,7 @@ interface Asked {
           }}
           Taken up, the design is fitted to this foot and becomes a pattern of its own.
         </p>
-      } @else if (from() === 'like') {
+      } @else if (finding.from() === 'like') {
         <p class="muted">
           Of all horses, by the shape of the foot and not its name: laid over this one, turned, and mirrored
           where that is nearer. Taken up, the design is fitted to this foot; from a mirrored one nails change
@@ -139,8 +134,8 @@ interface Asked {
           >Take its measurements too</mat-checkbox
         >
       }
-      @if (failure()) {
-        <p role="alert">{{ failure() }}</p>
+      @if (finding.failure()) {
+        <p role="alert">{{ finding.failure() }}</p>
       }
       <ul>
         @for (pattern of listed(); track pattern.id) {
@@ -173,7 +168,7 @@ interface Asked {
                 }
               </span>
             </button>
-            @if (pattern.version > 1 && from() === 'own') {
+            @if (pattern.version > 1 && finding.from() === 'own') {
               <button type="button" class="tap" (click)="earlier(pattern)">
                 {{ pattern.version }} versions
               </button>
@@ -182,16 +177,16 @@ interface Asked {
         } @empty {
           <li>
             {{
-              from() === 'own'
+              finding.from() === 'own'
                 ? 'No pattern of this foot is kept yet: save one and it will be here.'
-                : from() === 'like' && data.foot === undefined
+                : finding.from() === 'like' && data.foot === undefined
                   ? 'Measure the foot first: its shape is what is looked for.'
                   : 'No pattern is found.'
             }}
           </li>
         }
       </ul>
-      @if (from() === 'all' && found().length >= most) {
+      @if (finding.from() === 'all' && finding.found().length >= most) {
         <p class="muted">These are the first {{ most }}: another word narrows them down.</p>
       }
     </mat-dialog-content>
@@ -199,6 +194,7 @@ interface Asked {
       <cr-help-button topic="load" />
       <input #file hidden type="file" accept=".json" data-testid="pattern-file" (change)="fromFile(file)" />
       <button mat-button (click)="file.click()">From a file</button>
+      <button mat-button (click)="fromPhotograph()">From a photograph</button>
       <button mat-button mat-dialog-close>Close</button>
     </mat-dialog-actions>
   `,
@@ -270,50 +266,31 @@ export class PatternDialog {
   private readonly dialog = inject<MatDialogRef<PatternDialog, PatternChoice>>(MatDialogRef)
   private readonly dialogs = inject(MatDialog)
   protected readonly text = inject(FigureText)
+  private readonly photos = inject(Photos)
+  protected readonly finding = inject(PatternsFound)
   protected readonly withFoot = signal(false)
   protected readonly whose = [
     { key: 'own' as const, label: 'This horse' },
     { key: 'all' as const, label: 'All horses' },
     { key: 'like' as const, label: 'Most alike' },
   ]
-  protected readonly from = signal<'own' | 'all' | 'like'>('own')
   protected readonly modifications = MODIFICATIONS
   protected readonly bars = COMMON_SECTIONS
-  protected readonly failure = signal('')
-  private readonly asked = signal<Asked>({ search: '', modification: '', bar: '', tag: '' })
-  /** Asked for once; without an answer there is nothing to choose from, and no harm. */
-  protected readonly tags = toSignal(this.api.patternTags().pipe(catchError(() => of([]))), {
-    initialValue: [] as string[],
-  })
   protected readonly most = PATTERNS_FOUND
-  protected readonly found = toSignal(
-    toObservable(computed(() => (this.from() === 'all' ? this.asked() : undefined))).pipe(
-      debounceTime(150),
-      switchMap((asked) => (asked ? this.look(asked) : of([]))),
-    ),
-    { initialValue: [] as FoundPattern[] },
-  )
-  /** Asked for once, when it is first looked at: the foot does not change meanwhile. */
-  protected readonly near = toSignal(
-    toObservable(computed(() => this.from() === 'like')).pipe(
-      filter((asked) => asked && this.data.foot !== undefined),
-      take(1),
-      switchMap(() => this.api.nearestPatterns(this.data.foot!, NEAREST).pipe(this.told<NearPattern>())),
-    ),
-    { initialValue: [] as NearPattern[] },
-  )
   protected readonly listed = computed(() => {
-    const from = this.from()
+    const from = this.finding.from()
     if (from === 'own') return this.data.patterns
-    if (from === 'like') return this.near().map(({ pattern }) => pattern)
-    return this.found()
+    if (from === 'like') return this.finding.near().map(({ pattern }) => pattern)
+    return this.finding
+      .found()
       .map(({ pattern }) => pattern)
       .filter(({ horseId }) => horseId !== this.data.horseId)
   })
 
   /** By how much the foot of a pattern differs from this one, and where most. */
   protected likeness({ id }: StoredPattern): string {
-    const found = this.from() === 'like' && this.near().find(({ pattern }) => pattern.id === id)
+    const found =
+      this.finding.from() === 'like' && this.finding.near().find(({ pattern }) => pattern.id === id)
     if (!found) return ''
     const most = found.byRegion.reduce((far, one) => (Math.abs(one.mean) > Math.abs(far.mean) ? one : far))
     const where = `${most.half === 'lateral' ? 'outer' : 'inner'} ${most.region}`
@@ -323,30 +300,16 @@ export class PatternDialog {
   }
   protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
   protected horseOf = ({ id }: StoredPattern): string => {
-    const lists = { own: [], all: this.found(), like: this.near() }
-    const found = lists[this.from()].find(({ pattern }) => pattern.id === id)
+    const lists = { own: [], all: this.finding.found(), like: this.finding.near() }
+    const found = lists[this.finding.from()].find(({ pattern }) => pattern.id === id)
     return found ? `${found.horseName} ` : ''
   }
 
-  protected change(changes: Partial<Asked>): void {
-    this.asked.update((asked) => ({ ...asked, ...changes }))
+  constructor() {
+    this.finding.foot.set(this.data.foot)
+    this.finding.footWidth.set(this.data.footWidth)
   }
 
-  private look({ search, modification, bar, tag }: Asked) {
-    const section = COMMON_SECTIONS.find(({ name }) => name === bar)?.section
-    this.failure.set('')
-    return this.api
-      .findPatterns({ search, modification, tag, section, width: this.data.footWidth })
-      .pipe(this.told<FoundPattern>())
-  }
-
-  /** Nothing where the server does not answer, and why. */
-  private told<T>(): OperatorFunction<T[], T[]> {
-    return catchError((error: unknown) => {
-      this.failure.set(failureText(error))
-      return of([])
-    })
-  }
   protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
   /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */
   protected earlier(pattern: StoredPattern): void {
@@ -361,11 +324,13 @@ export class PatternDialog {
       })
   }
   protected take(pattern: StoredPattern): void {
-    const from = this.from()
+    const from = this.finding.from()
     if (from === 'own') return this.dialog.close({ pattern, withFoot: this.withFoot() })
-    const found = (from === 'like' ? this.near() : this.found()).find((one) => one.pattern.id === pattern.id)
+    const found = (from === 'like' ? this.finding.near() : this.finding.found()).find(
+      (one) => one.pattern.id === pattern.id,
+    )
     const mirrored =
-      from === 'like' && this.near().some((one) => one.pattern.id === pattern.id && one.mirrored)
+      from === 'like' && this.finding.near().some((one) => one.pattern.id === pattern.id && one.mirrored)
     this.dialog.close({ pattern, withFoot: false, mirrored, ...(found && { horse: found.horseName }) })
   }
 
@@ -374,7 +339,7 @@ export class PatternDialog {
     const chosen = input.files?.[0]
     input.value = ''
     if (!chosen) return
-    this.failure.set('')
+    this.finding.failure.set('')
     try {
       const sent: unknown = JSON.parse(await chosen.text())
       const { file } = await firstValueFrom(this.api.readPatternFile(sent))
@@ -382,9 +347,25 @@ export class PatternDialog {
       const pattern = { id: crypto.randomUUID(), version: 0, horseId: '', name, side, foot, shoe }
       this.dialog.close({ pattern, withFoot: this.data.foot === undefined })
     } catch (error) {
-      this.failure.set(
+      this.finding.failure.set(
         error instanceof SyntaxError ? `“${chosen.name}” is no pattern file.` : failureText(error),
       )
     }
+  }
+
+  /** An old pattern on paper or of steel: its outline is the foot's, the shoe stays as it is. */
+  protected async fromPhotograph(): Promise<void> {
+    const { foot, side, shoe } = this.data
+    this.finding.failure.set('')
+    if (!foot)
+      return this.finding.failure.set(
+        'An outline tells neither toe angle nor wall: measure this foot first, then take the outline.',
+      )
+    const taken = await this.photos.foot()
+    if (!taken) return
+    const drawn = { ...withOutline(foot, taken.foot), ...taken.figures }
+    const name = 'From a photograph'
+    const pattern = { id: crypto.randomUUID(), version: 0, horseId: '', name, side, foot: drawn, shoe }
+    this.dialog.close({ pattern, withFoot: true })
   }
 }

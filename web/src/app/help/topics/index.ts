@@ -17,6 +17,7 @@ import { map } from './map'
 import { nail } from './nail'
 import { owner } from './owner'
 import { photographed } from './photographed'
+import { photographs } from './photographs'
 import { rack } from './rack'
 import { radiograph } from './radiograph'
 import { round } from './round'
@@ -43,6 +44,7 @@ export const TOPICS: readonly HelpTopic[] = [
   map,
   traced,
   photographed,
+  photographs,
   radiograph,
   size,
   shoe,

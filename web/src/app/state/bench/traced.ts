@@ -1,4 +1,4 @@
-import type { FootFigureKey, TracedFoot } from '@crescent/core'
+import type { FootFigureKey, FootInput, TracedFoot } from '@crescent/core'
 import type { FootDraft } from './draft'
 
 /** What a traced outline tells by itself: typed beside the outline before, it would draw it out again. */
@@ -26,4 +26,10 @@ export function tracedDraft(
     figures: { ...Object.fromEntries(kept), ...measures },
     entries: Object.fromEntries(entries),
   }
+}
+
+/** A foot that can be read, with another outline: what an outline tells is the outline's. */
+export function withOutline(foot: FootInput, traced: TracedFoot): FootInput {
+  const kept = Object.entries(foot).filter(([key]) => !TOLD_BY_OUTLINE.includes(key as FootFigureKey))
+  return { ...(Object.fromEntries(kept) as FootInput), ...traced, heelMeasure: 'outside' }
 }

@@ -237,15 +237,20 @@ export class MapStep {
   }
 
   protected async bringOutline(out: 'file' | 'photograph'): Promise<void> {
-    const traced =
-      out === 'file'
-        ? await this.dialogs.ask<TracedFoot>(() => import('./outline-dialog').then((m) => m.OutlineDialog), {
-            width: '640px',
-          })
-        : await this.photos.foot()
-    if (!traced) return
-    this.store.dispatch(benchActions.setTrace({ traced }))
+    const taken = out === 'file' ? await this.fromFile() : await this.photos.foot()
+    if (!taken) return
+    this.store.dispatch(benchActions.setTrace({ traced: taken.foot }))
+    for (const [key, value] of Object.entries(taken.figures) as [FootFigureKey, number][])
+      this.store.dispatch(benchActions.setFigure({ key, value }))
     this.settle()
+  }
+
+  private async fromFile() {
+    const foot = await this.dialogs.ask<TracedFoot>(
+      () => import('./outline-dialog').then((m) => m.OutlineDialog),
+      { width: '640px' },
+    )
+    return foot && { foot, figures: {} }
   }
 
   /** A group with a fault in it must not hide it. */

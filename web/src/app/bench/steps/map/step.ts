@@ -1,6 +1,7 @@
 import { footHandles, type FootInput, type Plan } from '@crescent/core'
 import type { BenchStep } from '../../bench-step'
 import { planSlip, SOLE_VIEW } from '../sole-view'
+import { PHOTOGRAPHS_VIEW } from './pictures/view'
 import { RADIOGRAPH_VIEW } from './radiograph/view'
 
 /** Measuring the foot, and judging its widest part and breakover. */
@@ -16,6 +17,7 @@ export const MAP: BenchStep = {
     SOLE_VIEW,
     { key: 'side', label: 'Side', drawing: () => import('./bench-map').then((m) => m.MapSide) },
     RADIOGRAPH_VIEW,
+    PHOTOGRAPHS_VIEW,
     {
       key: 'compare',
       label: 'Compare',

@@ -28,6 +28,8 @@ const AT = {
   medialHeel: 0.66,
 }
 
+/** How the plane is seen by now: it changes with scale and height. */
+let seenBy: View
 let asked: PhotoAsked[]
 let doubtful: [number, number][]
 let found: boolean
@@ -46,7 +48,9 @@ const tracer = {
       return Promise.resolve(
         found ? { ok: true, marks: [], residual: 0.01, view } : { ok: false, problem: 'No mark was found.' },
       )
-    return Promise.resolve({ ok: true, outline, doubtful, view, ...(inner && { inner }) })
+    if (one.do === 'practise') return Promise.resolve({ ok: true, file: new Blob([png]) })
+    if (one.do === 'keep') return Promise.resolve({ ok: true, file: '/9j/AA==', ...one.above!.frame })
+    return Promise.resolve({ ok: true, outline, doubtful, view: seenBy, ...(inner && { inner }) })
   },
 }
 /** The head of a picture of one pixel: a PNG as it is published (RFC 2083). */
@@ -63,7 +67,7 @@ const tapAll = async () => {
 }
 
 beforeEach(() => {
-  ;[asked, doubtful, found, inner] = [[], [], true, undefined]
+  ;[asked, doubtful, found, inner, seenBy] = [[], [], true, undefined, view]
   placed.mockClear()
   TestBed.configureTestingModule({
     providers: [
@@ -166,5 +170,68 @@ describe('a photograph that comes in', () => {
     expect(coming.failure()).toContain('went wrong')
     expect(coming.knots().length).toBeGreaterThan(6)
     expect(coming.foot()).toBeUndefined()
+  })
+
+  it('what a hand drew stays where it was seen when scale or height change, steps back included', async () => {
+    await coming.take(photo())
+    await tapAll()
+    coming.hold()
+    coming.pull(20, [400, 100])
+    await coming.letGo()
+    const pulled = coming.knots()[20]!
+    expect(pulled[1]).toBeCloseTo(100, 9)
+    // The sole lies nearer to the camera: the same pixels are fewer mm.
+    seenBy = { ...view, homography: [2.5, 0, 400, 0, -2.5, 300, 0, 0, 1] }
+    await coming.liesAbove(20)
+    expect(asked.at(-1)).toMatchObject({ do: 'trace', work: { height: 20 } })
+    expect(coming.knots()[20]![1]).toBeCloseTo(80, 9)
+    await coming.undo()
+    expect(coming.canUndo()).toBe(false)
+    expect(coming.knots()[20]![1]).not.toBeCloseTo(80, 0)
+    // Nothing by hand any more: the line is followed anew.
+    seenBy = view
+    await coming.liesAbove(0)
+    expect(coming.knots().every(([x, y]) => Math.abs(Math.hypot(x, y) - 60) < 0.2)).toBe(true)
+  })
+
+  it('reads places of the sole behind the toe, and lets go of them when all is tapped again', async () => {
+    await coming.take(photo())
+    coming.setSole('frogApex', [400, 250])
+    // Without an outline there is no toe to count from.
+    expect(coming.soleFigures()).toEqual({})
+    await tapAll()
+    const [toe, lateral, medial] = [round(AT.toe), round(0), round(0.66)]
+    const middle = [(lateral[0] + medial[0]) / 2, (lateral[1] + medial[1]) / 2] as const
+    const way = [toe[0] - middle[0], toe[1] - middle[1]] as const
+    const at: Vec = [middle[0] + way[0] * 0.6, middle[1] + way[1] * 0.6]
+    coming.setSole('frogApex', pixel(at))
+    coming.setSole('barsFromToe', pixel([at[0] - way[1] * 0.2, at[1] + way[0] * 0.2]))
+    const long = Math.hypot(...way)
+    expect(coming.soleFigures().frogApex).toBeCloseTo(long * 0.4, 0)
+    // Beside the axis counts as on it.
+    expect(coming.soleFigures().barsFromToe).toBeCloseTo(long * 0.4, 0)
+    coming.takeSole('barsFromToe')
+    expect(Object.keys(coming.soleFigures())).toEqual(['frogApex'])
+    coming.startOver()
+    expect(coming.sole()).toEqual({})
+  })
+
+  it('is kept as from straight above, toe up, with its places; one to practise on is not', async () => {
+    expect(await coming.kept()).toBeUndefined()
+    await coming.take(photo())
+    await tapAll()
+    coming.setSole('frogApex', pixel([0, 20]))
+    const kept = (await coming.kept())!
+    expect(kept).toMatchObject({ kind: 'sole', name: 'foot.png', file: '/9j/AA==' })
+    // Two pixels to a mm in the photograph, and as many in what is kept of it.
+    expect(kept.mmPerPixel).toBeCloseTo(0.5, 9)
+    const { toe, lateralHeel, medialHeel, frogApex } = kept.marks as Record<string, [number, number]>
+    expect(toe![0]).toBeCloseTo((lateralHeel![0] + medialHeel![0]) / 2, 6)
+    expect(toe![1]).toBeLessThan(lateralHeel![1])
+    const apart = (a: readonly number[], b: readonly number[]) => Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!)
+    expect(apart(frogApex!, toe!) * 0.5).toBeCloseTo(apart([0, 20], round(AT.toe)), 6)
+    await coming.practise()
+    await tapAll()
+    expect(await coming.kept()).toBeUndefined()
   })
 })

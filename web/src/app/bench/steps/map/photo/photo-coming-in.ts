@@ -1,44 +1,39 @@
 import { computed, inject, Injectable, type OnDestroy, signal } from '@angular/core'
 import type { TracedFoot, Vec } from '@crescent/core'
 import {
+  aboveOf,
   asOnFoot,
   CARDS,
+  fromToe,
+  inAbove,
   knotsOf,
   lineThrough,
   middleOfWeb,
-  PHOTO_TAPS,
+  nearestAlong,
   placeAt,
   PRINTED_LINE,
-  withKnot,
-  withoutKnot,
+  seenAt,
   type Card,
   type CardSeen,
-  type PhotoTap,
   type PhotoTrace,
   type SevenTaps,
 } from '@crescent/core/photographs'
 import { firstValueFrom } from 'rxjs'
 import { Api, failureText, type PlacedOutline } from '../../../../state/api'
+import type { NewPicture } from '../pictures/kept-pictures'
+import { HandLine } from './hand-line'
 import { HEAD_BYTES, photoHead } from './photo-head'
+import {
+  placesAsked,
+  type AskedPlace,
+  type PhotoPlace,
+  type SoleFigures,
+  type SolePlace,
+} from './photo-places'
 import { PhotoTracer } from './photo-tracer'
 
 /** How the scale is known: by one of the printed cards, or by a length in the picture. */
 export type ScaleBy = Card['key'] | 'length'
-
-/** Both ends of a length that is known in the picture; then the seven places of the foot. */
-export type PhotoPlace = 'from' | 'to' | PhotoTap
-interface Asked {
-  key: PhotoPlace
-  label: string
-  ask: string
-}
-const ENDS: readonly Asked[] = [
-  { key: 'from', label: 'One end', ask: 'Tap one end of the length you know' },
-  { key: 'to', label: 'Other end', ask: 'Tap its other end' },
-]
-
-/** Lines of a hand that can be taken back. */
-const KEPT = 50
 
 /** A photograph on its way to an outline, or to the shape of a shoe: its scale, its taps, the line that was followed, the hand that mends it. */
 @Injectable()
@@ -47,6 +42,8 @@ export class PhotoComingIn implements OnDestroy {
   private readonly tracer = inject(PhotoTracer)
   private focal35: number | undefined
   private asked = 0
+  private name = ''
+  private practised = false
 
   /** What is photographed: a sole, or a shoe on the anvil. */
   readonly object = signal<'foot' | 'shoe'>('foot')
@@ -59,25 +56,23 @@ export class PhotoComingIn implements OnDestroy {
   readonly height = signal(0)
   readonly seen = signal<CardSeen | undefined>(undefined)
   readonly taps = signal<Partial<Record<PhotoPlace, Vec>>>({})
+  /** Places of the sole beside its edge, pixels. */
+  readonly sole = signal<Partial<Record<SolePlace, Vec>>>({})
   readonly failure = signal('')
   readonly busy = signal('')
   readonly progress = this.tracer.progress
   private readonly traced = signal<Pick<PhotoTrace, 'view' | 'doubtful' | 'outline' | 'inner'> | undefined>(
     undefined,
   )
-  private readonly past = signal<readonly (readonly Vec[])[]>([])
+  private readonly hand = new HandLine()
   /** Knots of the line from heel to heel, mm in the plane of the foot. */
-  readonly knots = signal<readonly Vec[]>([])
+  readonly knots = this.hand.knots.asReadonly()
+  readonly canUndo = this.hand.canUndo
   readonly placed = signal<PlacedOutline | undefined>(undefined)
 
-  readonly places = computed((): readonly Asked[] => {
-    const taps = PHOTO_TAPS.map(({ shoe, ...tap }) =>
-      this.object() === 'shoe' ? { ...tap, ask: shoe } : tap,
-    )
-    return this.by() === 'length' ? [...ENDS, ...taps] : taps
-  })
+  readonly places = computed(() => placesAsked(this.object(), this.by() === 'length'))
   /** What is tapped next; nothing when all are set. */
-  readonly next = computed((): Asked | undefined => this.places().find(({ key }) => !this.taps()[key]))
+  readonly next = computed((): AskedPlace | undefined => this.places().find(({ key }) => !this.taps()[key]))
   readonly scaled = computed(() =>
     this.by() === 'length' ? this.known() !== undefined : this.seen() !== undefined,
   )
@@ -89,7 +84,18 @@ export class PhotoComingIn implements OnDestroy {
   readonly inner = computed(() => this.traced()?.inner ?? [])
   /** The middle of a shoe's web as it lies on the foot, mm; nothing while it was not followed. */
   readonly shape = computed((): Vec[] => (this.object() === 'shoe' ? asOnFoot(this.curve()) : []))
-  readonly canUndo = computed(() => this.past().length > 0)
+  /** What the places of the sole say, mm behind the toe. */
+  readonly soleFigures = computed((): SoleFigures => {
+    const view = this.view()
+    const toe = this.taps().toe
+    if (!view || !toe || this.curve().length === 0) return {}
+    return Object.fromEntries(
+      Object.entries(this.sole()).flatMap(([key, at]) => {
+        const mm = fromToe(this.curve(), placeAt(view, toe), placeAt(view, at))
+        return mm === undefined ? [] : [[key, mm]]
+      }),
+    )
+  })
   readonly foot = computed((): TracedFoot | undefined => this.placed()?.foot)
 
   ngOnDestroy(): void {
@@ -97,8 +103,10 @@ export class PhotoComingIn implements OnDestroy {
   }
 
   /** Takes a photograph: looked at before it is unpacked, then opened, then its card is looked for. */
-  async take(file: File): Promise<void> {
+  async take(file: File, practised = false): Promise<void> {
     this.forget()
+    this.name = file.name
+    this.practised = practised
     this.startOver()
     this.seen.set(undefined)
     this.size.set(undefined)
@@ -127,7 +135,7 @@ export class PhotoComingIn implements OnDestroy {
       file = new File([made.file], 'made-up.jpg', { type: 'image/jpeg' })
       return ''
     })
-    if (file) await this.take(file)
+    if (file) await this.take(file, true)
   }
 
   async scaleBy(by: ScaleBy): Promise<void> {
@@ -143,13 +151,18 @@ export class PhotoComingIn implements OnDestroy {
 
   async liesAbove(mm: number): Promise<void> {
     this.height.set(mm)
-    if (!this.next()) await this.trace()
+    if (!this.next()) await this.trace(true)
   }
 
   async knownLength(mm: number | undefined): Promise<void> {
     this.known.set(mm)
-    if (!this.next()) await this.trace()
+    if (!this.next()) await this.trace(true)
   }
+
+  /** Sets or moves a place of the sole. */
+  setSole = (key: SolePlace, at: Vec): void => this.sole.update((sole) => ({ ...sole, [key]: at }))
+  takeSole = (key: SolePlace): void =>
+    this.sole.update((sole) => Object.fromEntries(Object.entries(sole).filter(([each]) => each !== key)))
 
   /** Sets the next place; when all are set the edge is followed. */
   async tap(at: Vec): Promise<void> {
@@ -171,47 +184,36 @@ export class PhotoComingIn implements OnDestroy {
   startOver(): void {
     this.asked++
     this.taps.set({})
+    this.sole.set({})
     this.clear()
   }
 
-  /** Takes hold of a knot: what it was is kept once for the whole pull. */
-  hold(): void {
-    this.past.update((past) => [...past.slice(-KEPT), this.knots()])
-  }
+  hold = (): void => this.hand.hold()
 
   pull(at: number, pixel: Vec): void {
     const view = this.view()
     if (!view) return
-    const place = placeAt(view, pixel)
-    this.knots.update((knots) => knots.map((knot, i) => (i === at ? place : knot)))
+    this.hand.pull(at, placeAt(view, pixel))
     this.lookedAt(at)
   }
 
-  async letGo(): Promise<void> {
-    await this.place()
-  }
+  letGo = (): Promise<void> => this.place()
 
   /** Puts a knot in where the line is nearest to a place of the picture. */
   async add(pixel: Vec): Promise<void> {
     const view = this.view()
     if (!view) return
-    this.hold()
-    this.knots.set(withKnot(this.knots(), placeAt(view, pixel)).knots)
+    this.hand.add(placeAt(view, pixel))
     await this.place()
   }
 
   async remove(at: number): Promise<void> {
-    this.hold()
-    this.knots.set(withoutKnot(this.knots(), at))
+    this.hand.remove(at)
     await this.place()
   }
 
   async undo(): Promise<void> {
-    const before = this.past().at(-1)
-    if (!before) return
-    this.past.update((past) => past.slice(0, -1))
-    this.knots.set(before)
-    await this.place()
+    if (this.hand.undo()) await this.place()
   }
 
   /** A stretch through which a hand drew the line is not doubtful any more. */
@@ -220,24 +222,12 @@ export class PhotoComingIn implements OnDestroy {
     const knot = this.knots()[at]
     if (!traced || !knot || traced.doubtful.length === 0) return
     const share = at / (this.knots().length - 1)
-    const { outline } = traced
-    const heel = this.along(outline, this.tapped().medialHeel)
-    const station = share * heel
+    const heel = placeAt(traced.view, this.tapped().medialHeel)
+    const station = share * nearestAlong(traced.outline, heel).station
     this.traced.set({
       ...traced,
       doubtful: traced.doubtful.filter(([from, to]) => station < from - 5 || station > to + 5),
     })
-  }
-
-  private along(outline: readonly Vec[], pixel: Vec): number {
-    const place = placeAt(this.view()!, pixel)
-    let [station, best, at] = [0, Infinity, 0]
-    outline.forEach(([x, y], i) => {
-      if (i > 0) station += Math.hypot(x - outline[i - 1]![0], y - outline[i - 1]![1])
-      const off = Math.hypot(x - place[0], y - place[1])
-      if (off < best) [best, at] = [off, station]
-    })
-    return at
   }
 
   private tapped(): SevenTaps {
@@ -247,7 +237,7 @@ export class PhotoComingIn implements OnDestroy {
   private async again(): Promise<void> {
     if (!this.size()) return
     await this.told('Looking for the card', () => this.lookForCard())
-    if (!this.next() && !this.failure()) await this.trace()
+    if (!this.next() && !this.failure()) await this.trace(true)
   }
 
   private async lookForCard(): Promise<string> {
@@ -263,12 +253,14 @@ export class PhotoComingIn implements OnDestroy {
     return seen.ok ? '' : seen.problem
   }
 
-  private async trace(): Promise<void> {
+  /** @param scaled only scale or height changed: what a hand drew stays where it was seen */
+  private async trace(scaled = false): Promise<void> {
     const long = this.known()
     const length = this.by() === 'length'
     if (length ? long === undefined : !this.seen()) return
     const asked = ++this.asked
-    this.clear()
+    const before = scaled && this.canUndo() ? this.traced() : undefined
+    if (!before) this.clear()
     const taps = this.taps()
     await this.told('Following the edge', async () => {
       const traced = await this.tracer.ask({
@@ -282,7 +274,11 @@ export class PhotoComingIn implements OnDestroy {
       if (asked !== this.asked) return ''
       if (!traced.ok) return traced.problem
       this.traced.set(traced)
-      this.knots.set(
+      if (before) {
+        this.hand.carry((place) => placeAt(traced.view, seenAt(before.view, place)))
+        return ''
+      }
+      this.hand.start(
         traced.inner
           ? middleOfWeb(traced.outline, traced.inner)
           : knotsOf(traced.outline, placeAt(traced.view, this.tapped().medialHeel)),
@@ -307,10 +303,36 @@ export class PhotoComingIn implements OnDestroy {
     })
   }
 
+  /** The photograph to be kept, as from straight above, with the places that were tapped; nothing of one to practise on. */
+  async kept(): Promise<NewPicture | undefined> {
+    const traced = this.traced()
+    if (!traced || this.practised) return undefined
+    const { view, outline } = traced
+    const heel = (key: 'lateralHeel' | 'medialHeel'): Vec => placeAt(view, this.tapped()[key])
+    const heels = [heel('lateralHeel'), heel('medialHeel')] as const
+    const frame = aboveOf(outline, placeAt(view, this.tapped().toe), heels, view)
+    let picture: NewPicture | undefined
+    await this.told('Keeping the photograph', async () => {
+      const packed = await this.tracer.ask({ do: 'keep', above: { view, frame } })
+      if (!packed.ok) return packed.problem
+      const { file, width, height } = packed
+      const marks = Object.entries({ ...this.tapped(), ...this.sole() }).map(([key, at]) => [
+        key,
+        [...inAbove(frame, placeAt(view, at))].map((pixel) => Math.max(0, pixel)),
+      ])
+      picture = {
+        ...{ file, width, height, name: this.name, mmPerPixel: frame.mmPerPixel },
+        kind: this.object() === 'shoe' ? 'shoe' : 'sole',
+        marks: Object.fromEntries(marks) as NewPicture['marks'],
+      }
+      return ''
+    })
+    return picture
+  }
+
   private clear(): void {
     this.traced.set(undefined)
-    this.knots.set([])
-    this.past.set([])
+    this.hand.start([])
     this.placed.set(undefined)
     this.failure.set('')
   }

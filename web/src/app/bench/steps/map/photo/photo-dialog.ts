@@ -13,15 +13,21 @@ import { MatIcon } from '@angular/material/icon'
 import type { TracedFoot, Vec } from '@crescent/core'
 import { CARDS, PRINTED_LINE, seenAt } from '@crescent/core/photographs'
 import { Store } from '@ngrx/store'
+import { CameraButton } from '../../../../common/camera-button'
+import { FileButton } from '../../../../common/file-button'
 import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
 import { OneOf } from '../../../../common/one-of'
 import { FigureText } from '../../../../drawing/figure-text'
 import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
+import { CardPicture } from '../../../../help/card-picture'
 import { HelpButton } from '../../../../help/help-button'
 import { settingsActions, settingsFeature } from '../../../../state/settings/settings.feature'
 import { FigureField } from '../../../figure-field'
 import { OutlineMeasures } from '../outline-measures'
-import { PhotoComingIn, type PhotoPlace, type ScaleBy } from './photo-coming-in'
+import { KeptPictures } from '../pictures/kept-pictures'
+import { PHOTOGRAPH_FILES } from './pack-photograph'
+import { PhotoComingIn, type ScaleBy } from './photo-coming-in'
+import { SOLE_PLACES, type PhotoPlace, type SoleFigures, type SolePlace } from './photo-places'
 import { PhotoTracer } from './photo-tracer'
 
 const SCALES: readonly { key: ScaleBy; label: string }[] = [
@@ -49,14 +55,17 @@ export interface PhotoDialogData {
   object: 'foot' | 'shoe'
 }
 
-/** What comes of it: the outline of this foot, or the middle of a shoe's web from its outer to its inner heel, mm. */
-export type FromPhoto = { foot: TracedFoot } | { shape: readonly Vec[] }
+/** What comes of it: the outline of this foot with figures of its sole, or the middle of a shoe's web from its outer to its inner heel, mm. */
+export type FromPhoto = { foot: TracedFoot; figures: SoleFigures } | { shape: readonly Vec[] }
 
 /** A photograph of a sole or a shoe: its card, seven taps and a line that follows the edge. */
 @Component({
   selector: 'cr-photo-dialog',
   imports: [
+    CameraButton,
+    CardPicture,
     FigureField,
+    FileButton,
     HelpButton,
     MatButton,
     MatDialogActions,
@@ -81,6 +90,12 @@ export class PhotoDialog {
   private readonly store = inject(Store)
   private readonly dialog = inject<MatDialogRef<PhotoDialog, FromPhoto>>(MatDialogRef)
   protected readonly object = inject<PhotoDialogData>(MAT_DIALOG_DATA).object
+  private readonly kept = inject(KeptPictures)
+  /** A place of the sole that the next tap sets. */
+  protected readonly sole = signal<SolePlace | undefined>(undefined)
+  protected readonly askedSole = computed(() => SOLE_PLACES.find(({ key }) => key === this.sole())?.ask)
+  protected readonly files = PHOTOGRAPH_FILES
+  protected readonly laid = ['beside', 'level', 'above', 'lower', 'askew', 'shadow'] as const
   protected readonly scales = SCALES
   protected readonly usual = PRINTED_LINE
   protected readonly cards = CARDS.flatMap(({ key, label }) =>
@@ -101,10 +116,16 @@ export class PhotoDialog {
     const view = this.coming.view()
     const knots = this.coming.knots()
     if (view && knots.length > 0)
-      return knots.map((knot, i) => ({
-        ...{ key: `knot-${i}`, at: seenAt(view, knot), small: true },
-        label: `Knot ${i + 1} of ${knots.length}`,
-      }))
+      return [
+        ...knots.map((knot, i) => ({
+          ...{ key: `knot-${i}`, at: seenAt(view, knot), small: true },
+          label: `Knot ${i + 1} of ${knots.length}`,
+        })),
+        ...SOLE_PLACES.flatMap(({ key, label }) => {
+          const at = this.coming.sole()[key]
+          return at ? [{ key, label, at, named: true }] : []
+        }),
+      ]
     const taps = this.coming.taps()
     return this.coming.places().flatMap(({ key, label }) => {
       const at = taps[key]
@@ -156,19 +177,18 @@ export class PhotoDialog {
     onlyEscapeCloses(this.dialog)
   }
 
-  protected async choose(files: FileList | null | undefined): Promise<void> {
-    const file = files?.[0]
+  protected async choose(file: File | undefined): Promise<void> {
     if (file) await this.coming.take(file)
   }
 
   protected async paste({ clipboardData }: ClipboardEvent): Promise<void> {
-    await this.choose(clipboardData?.files)
+    await this.choose(clipboardData?.files[0])
   }
 
   protected async drop(event: DragEvent): Promise<void> {
     event.preventDefault()
     this.dragged.set(false)
-    await this.choose(event.dataTransfer?.files)
+    await this.choose(event.dataTransfer?.files[0])
   }
 
   protected over(event: DragEvent): void {
@@ -214,8 +234,12 @@ export class PhotoDialog {
   }
 
   protected async tapped(at: Vec): Promise<void> {
+    const sole = this.sole()
     if (this.coming.next()) await this.coming.tap(at)
-    else if (this.coming.knots().length > 0) await this.coming.add(at)
+    else if (sole) {
+      this.coming.setSole(sole, at)
+      this.sole.set(undefined)
+    } else if (this.coming.knots().length > 0) await this.coming.add(at)
   }
 
   protected held(key: string): void {
@@ -224,26 +248,39 @@ export class PhotoDialog {
 
   protected pulled({ key, at }: { key: string; at: Vec }): void {
     if (key.startsWith('knot-')) this.coming.pull(Number(key.slice(5)), at)
+    else if (isSolePlace(key)) this.coming.setSole(key, at)
     else this.coming.pullTap(key as PhotoPlace, at)
   }
 
   protected async released(key: string): Promise<void> {
-    await (key.startsWith('knot-') ? this.coming.letGo() : this.coming.tapsSet())
+    if (key.startsWith('knot-')) await this.coming.letGo()
+    else if (!isSolePlace(key)) await this.coming.tapsSet()
   }
 
   protected async removed(key: string): Promise<void> {
     if (key.startsWith('knot-')) await this.coming.remove(Number(key.slice(5)))
+    else if (isSolePlace(key)) this.coming.takeSole(key)
   }
 
   protected readonly ready = computed(
     () => this.coming.foot() !== undefined || this.coming.shape().length > 0,
   )
 
-  protected take(): void {
-    const foot = this.coming.foot()
-    this.dialog.close(foot ? { foot } : { shape: this.coming.shape() })
+  /** What was read of the sole beside its edge, each with the place it is read from. */
+  protected readonly solePlaces = computed(() =>
+    SOLE_PLACES.map((place) => ({ ...place, mm: this.coming.soleFigures()[place.key] })),
+  )
+
+  /** The photograph stays with the visit; that it could not be kept holds nobody up. */
+  protected async take(): Promise<void> {
+    const [foot, of] = [this.coming.foot(), this.kept.foot()]
+    const picture = await this.coming.kept()
+    if (picture && of) void this.kept.putAside(picture, of)
+    this.dialog.close(foot ? { foot, figures: this.coming.soleFigures() } : { shape: this.coming.shape() })
   }
 }
+
+const isSolePlace = (key: string): key is SolePlace => SOLE_PLACES.some((place) => place.key === key)
 
 /** The part of a line between two places along it, mm. */
 function stretch(line: readonly Vec[], from: number, to: number): Vec[] {

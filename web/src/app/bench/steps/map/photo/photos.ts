@@ -8,10 +8,10 @@ import type { FromPhoto, PhotoDialogData } from './photo-dialog'
 export class Photos {
   private readonly dialogs = inject(Dialogs)
 
-  /** The outline of a foot. */
-  async foot(): Promise<TracedFoot | undefined> {
+  /** The outline of a foot, with figures of its sole. */
+  async foot(): Promise<Extract<FromPhoto, { foot: TracedFoot }> | undefined> {
     const taken = await this.ask('foot')
-    return taken && 'foot' in taken ? taken.foot : undefined
+    return taken && 'foot' in taken ? taken : undefined
   }
 
   /** The middle of a shoe's web from its outer to its inner heel, mm. */

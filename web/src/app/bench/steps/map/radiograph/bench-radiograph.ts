@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { RADIOGRAPH_POINTS } from '@crescent/core/radiographs'
 import { Dialogs } from '../../../../common/dialogs'
+import { FileButton } from '../../../../common/file-button'
 import { Tells } from '../../../../common/tells'
 import { FigureText } from '../../../../drawing/figure-text'
 import { PictureSheet } from '../../../../drawing/picture-sheet'
@@ -13,7 +14,7 @@ import { Radiograph } from './radiograph'
 /** The lateral radiograph of the foot with what was read from it, and trim and shoe planned on it. */
 @Component({
   selector: 'cr-bench-radiograph',
-  imports: [PictureSheet, PlateCourse, PlateFigures, PlatePlan],
+  imports: [FileButton, PictureSheet, PlateCourse, PlateFigures, PlatePlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section
@@ -63,14 +64,12 @@ import { Radiograph } from './radiograph'
             length in the plane of the foot. The vet takes it and reads it. Nothing leaves this machine.
           </p>
           <div class="acts">
-            <label class="tap chief"
-              >Open a radiograph
-              <input
-                #file
-                type="file"
-                accept=".dcm,.dicom,application/dicom,image/png,image/jpeg"
-                (change)="chosen(file)"
-            /></label>
+            <cr-file-button
+              label="Open a radiograph"
+              accept=".dcm,.dicom,application/dicom,image/png,image/jpeg"
+              [chief]="true"
+              (chosen)="take($event)"
+            />
             <button type="button" class="tap" (click)="practise()">Practise on a made-up one</button>
             <span class="muted">or drop it here, or paste it: DICOM, PNG, JPEG</span>
           </div>
@@ -126,15 +125,10 @@ export class BenchRadiograph {
     if (this.radiograph.plate()) await this.mark()
   }
 
-  private async take(file: File | null | undefined): Promise<void> {
+  protected async take(file: File | null | undefined): Promise<void> {
     if (!file) return
     await this.radiograph.take(file)
     if (this.radiograph.plate() && !this.radiograph.failure()) await this.mark()
-  }
-
-  protected async chosen(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.[0]
-    await this.take(file)
   }
 
   protected async paste({ clipboardData }: ClipboardEvent): Promise<void> {

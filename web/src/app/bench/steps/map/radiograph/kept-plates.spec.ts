@@ -2,9 +2,10 @@ import { TestBed } from '@angular/core/testing'
 import type { ListedPicture, StoredPicture } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { Api } from '../../../../state/api'
 import { benchActions } from '../../../../state/bench/bench.feature'
+import { nothingResizes } from '../../../../testing/resizing'
 import { PAGE, show, STORE } from '../../../../testing/samples'
 import { KeptPlates } from './kept-plates'
 import { PlateCourse } from './plate-course'
@@ -64,11 +65,13 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [...STORE, { provide: PlateReader, useValue: reader }, { provide: Api, useValue: api }],
   })
+  nothingResizes()
   Object.assign(URL, { createObjectURL: () => 'blob:x', revokeObjectURL: () => undefined })
   TestBed.inject(Store).dispatch(benchActions.opened({ page: PAGE, kept: {} }))
   kept = TestBed.inject(KeptPlates)
   radiograph = TestBed.inject(Radiograph)
 })
+afterEach(() => vi.unstubAllGlobals())
 const opened = () => radiograph.open('a.dcm', { file: new Blob(['x']), dicom: true })
 
 describe('radiographs that stay with the visit', () => {

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { RADIOGRAPH_FIGURES, radiographFigures, type RadiographPoints } from '@crescent/core/radiographs'
+import { FigureChart } from '../../../../change/figure-chart'
 import { shortDay } from '../../../../common/today'
 import { FigureText } from '../../../../drawing/figure-text'
+import { PicturesOver } from '../pictures/pictures-over'
 import { KeptPlates } from './kept-plates'
 import { figureWords } from './plate-figures'
 
@@ -11,6 +13,7 @@ const BESIDE = 4
 /** Before and after: the figures of every radiograph of this foot side by side, and what has changed since the first. */
 @Component({
   selector: 'cr-plate-course',
+  imports: [FigureChart, PicturesOver],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (columns().length > 0) {
@@ -50,6 +53,26 @@ const BESIDE = 4
         </table>
       </div>
       <p class="muted">Each as it was marked then. A change smaller than its ± is none.</p>
+      @if (charted(); as chart) {
+        <label class="which"
+          >Over time
+          <select #which class="typed" aria-label="Figure over time" (change)="figure.set(which.value)">
+            @for (row of followed(); track row.key) {
+              <option [value]="row.key" [selected]="row.key === chart.key">{{ row.label }}</option>
+            }
+          </select></label
+        >
+        <cr-figure-chart
+          [label]="chart.label"
+          [points]="chart.points"
+          [write]="chart.write"
+          [kind]="chart.kind"
+        />
+      }
+      @if (kept.ofFoot().length > 1) {
+        <h3>Laid over each other</h3>
+        <cr-pictures-over [pictures]="kept.ofFoot()" />
+      }
     }
   `,
   styles: `
@@ -77,6 +100,14 @@ const BESIDE = 4
     button {
       padding-inline: 6px;
     }
+    .which {
+      display: flex;
+      gap: 8px;
+      align-items: center;
+    }
+    .which select {
+      width: auto;
+    }
   `,
 })
 export class PlateCourse {
@@ -88,14 +119,20 @@ export class PlateCourse {
     const all = this.kept.ofFoot()
     return all.length <= BESIDE ? all : [all[0]!, ...all.slice(1 - BESIDE)]
   })
-  protected readonly rows = computed(() => {
-    const read = this.columns().map(({ marks, mmPerPixel }) =>
-      radiographFigures(marks as RadiographPoints, mmPerPixel ?? 0.2).map((one) =>
+  /** The figures of every radiograph of this foot, the oldest first. */
+  private readonly read = computed(() =>
+    this.kept.ofFoot().map(({ id, date, marks, mmPerPixel }) => ({
+      ...{ id, date },
+      figures: radiographFigures(marks as RadiographPoints, mmPerPixel ?? 0.2).map((one) =>
         one.unit === 'mm' && mmPerPixel === null ? { ...one, value: null } : one,
       ),
-    )
+    })),
+  )
+  protected readonly rows = computed(() => {
+    const shown = new Set(this.columns().map(({ id }) => id))
+    const read = this.read().filter(({ id }) => shown.has(id))
     return RADIOGRAPH_FIGURES.flatMap((kind, i) => {
-      const values = read.map((figures) => figures[i]!.value)
+      const values = read.map(({ figures }) => figures[i]!.value)
       if (values.every((value) => value === null)) return []
       const [first, last] = [values[0] ?? null, values.at(-1) ?? null]
       const told = (value: number | null) => (value === null ? '' : figureWords(value, kind, this.text))
@@ -109,4 +146,25 @@ export class PlateCourse {
       ]
     })
   })
+
+  /** The figure that is followed over time. */
+  protected readonly figure = signal('soleTip')
+  /** Those that were read more than once. */
+  protected readonly followed = computed(() =>
+    RADIOGRAPH_FIGURES.flatMap((kind, i) => {
+      const points = this.read().flatMap(({ date, figures }) => {
+        const value = figures[i]!.value
+        return value === null ? [] : [{ date, value }]
+      })
+      if (points.length < 2) return []
+      const write = (value: number) => figureWords(value, kind, this.text)
+      return [{ key: kind.key, label: kind.label, points, write, kind: CHARTED[kind.unit] }]
+    }),
+  )
+  protected readonly charted = computed(
+    () => this.followed().find(({ key }) => key === this.figure()) ?? this.followed()[0],
+  )
 }
+
+/** What a figure's axis is read in. */
+const CHARTED = { mm: 'length', degrees: 'angle', share: 'share' } as const

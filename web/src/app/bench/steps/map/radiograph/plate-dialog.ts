@@ -19,6 +19,7 @@ import {
   canBeMarker,
   MARKER,
   scaleSaid,
+  shaded,
   takenBack,
   withoutPoint,
   withPoint,
@@ -110,6 +111,13 @@ export class PlateDialog {
     const next = this.radiograph.next()
     return next && 'key' in next ? next : undefined
   })
+
+  /** A drag over the picture is for its window, and sets no place. */
+  protected readonly shading = signal(false)
+  protected shade(by: Vec): void {
+    const plate = this.radiograph.plate()
+    if (plate) void this.radiograph.show(shaded(plate, by), plate.inverted)
+  }
 
   protected hold = (): void => void (this.before = this.radiograph.plate())
 

@@ -52,6 +52,30 @@ describe('the worker of a radiograph', () => {
     })
   })
 
+  it('keeps it as fine as it was opened, though a screen shows less, the poorer the more it weighs', async () => {
+    const wide = { ...coloured, width: WIDE, height: 4, data: new Uint8ClampedArray(WIDE * 4 * 4).fill(90) }
+    const asked: (number | undefined)[] = []
+    const heavy = new PlateWorker({
+      ...tools,
+      decoded: () => Promise.resolve(wide),
+      packed: (_rgba, width, _height, quality) => {
+        asked.push(quality)
+        // What a record takes is three megabytes.
+        return Promise.resolve(new Blob([new Uint8Array(quality! > 0.6 ? 3_100_000 : width)]))
+      },
+    })
+    expect(
+      await heavy.answer({ do: 'keep', window: { centre: 1, width: 2 }, inverted: false }),
+    ).toMatchObject({
+      ok: false,
+    })
+    await heavy.answer({ do: 'open', file, dicom: false })
+    const kept = await heavy.answer({ do: 'keep', window: { centre: 105, width: 190 }, inverted: false })
+    expect(kept).toMatchObject({ ok: true, width: WIDE, height: 4 })
+    expect(asked).toEqual([0.85, 0.7, 0.5])
+    expect(atob((kept as { file: string }).file)).toHaveLength(WIDE)
+  })
+
   it('makes one up to practise on, calibrated, the same for the same seed', { timeout: 30_000 }, async () => {
     const one = await works.answer({ do: 'practise', seed: 5 })
     expect(one).toMatchObject({ ok: true, width: 1000, scale: { by: 'calibrated', mmPerPixel: 0.24 } })

@@ -8,8 +8,8 @@ import {
   type Window,
 } from '@crescent/core/dicom'
 import { madeUpRadiograph } from '@crescent/core/made-up'
-import { PICTURE_SIGNS } from '@crescent/core'
 import type { Picture } from '@crescent/core/photographs'
+import { keptJpeg, type KeptJpeg } from '../../../../common/kept-jpeg'
 
 /** What is asked of the worker: a file to open, a made-up one to practise on, another window of the one it holds. */
 export type PlateAsked =
@@ -33,8 +33,8 @@ export interface PlateAnswers {
   open: OpenedPlate | { ok: false; problem: string }
   practise: OpenedPlate | { ok: false; problem: string }
   show: { ok: true; picture: Blob } | { ok: false; problem: string }
-  /** As it is shown, packed small enough to be stored, in base 64, with how large it is now. */
-  keep: { ok: true; file: string; width: number; height: number } | { ok: false; problem: string }
+  /** In the window it is shown in, packed to be stored. */
+  keep: ({ ok: true } & KeptJpeg) | { ok: false; problem: string }
 }
 
 /** What is made of a picture's bytes where there is a canvas. */
@@ -47,8 +47,6 @@ export interface PlateTools {
 
 /** Wider than this it is not shown: a screen has no more, and its magnifier little. */
 const SHOWN = 1600
-/** What a kept picture is packed with, the first that is small enough. */
-const QUALITIES = [0.85, 0.7, 0.5, 0.3]
 /** One to practise on is as fine as a hand can tap, and made in a second. */
 const PRACTISED = 1000
 
@@ -59,6 +57,7 @@ const damaged = { ok: false as const, problem: 'The picture is damaged: it could
 
 /** Works on one radiograph: opened once, shown in as many windows as are asked for. */
 export class PlateWorker {
+  private whole: DeepPicture | undefined
   private shown: DeepPicture | undefined
 
   constructor(private readonly tools: PlateTools) {}
@@ -99,6 +98,7 @@ export class PlateWorker {
     picture: DeepPicture,
     said: Partial<Pick<OpenedPlate, 'inverted' | 'scale' | 'told'>> & { window?: Window } = {},
   ): OpenedPlate {
+    this.whole = picture
     this.shown = reduced(picture)
     const usual = usualWindow(this.shown)
     return {
@@ -109,17 +109,15 @@ export class PlateWorker {
     }
   }
 
+  /** As fine as it was opened, whatever a screen shows of it. */
   private async keep(window: Window, inverted: boolean): Promise<PlateAnswers['keep']> {
-    if (!this.shown) return { ok: false, problem: 'There is no radiograph yet.' }
-    const { width, height } = this.shown
-    const grey = greyShown(this.shown, window, inverted)
-    for (const quality of QUALITIES) {
-      const file = base64(
-        new Uint8Array(await (await this.tools.packed(grey, width, height, quality)).arrayBuffer()),
-      )
-      if (file.length <= PICTURE_SIGNS) return { ok: true, file, width, height }
-    }
-    return { ok: false, problem: 'The picture is too rich in grain to be kept: choose a softer window.' }
+    if (!this.whole) return { ok: false, problem: 'There is no radiograph yet.' }
+    const { width, height } = this.whole
+    const grey = greyShown(this.whole, window, inverted)
+    const file = await keptJpeg((quality) => this.tools.packed(grey, width, height, quality))
+    return file === undefined
+      ? { ok: false, problem: 'The picture is too rich in grain to be kept: choose a softer window.' }
+      : { ok: true, file, width, height }
   }
 
   private async show(window: Window, inverted: boolean): Promise<PlateAnswers['show']> {
@@ -130,13 +128,6 @@ export class PlateWorker {
       picture: await this.tools.packed(greyShown(this.shown, window, inverted), width, height),
     }
   }
-}
-
-/** Bytes as the signs a record holds; so many at once, as no call takes millions of arguments. */
-function base64(bytes: Uint8Array): string {
-  let signs = ''
-  for (let i = 0; i < bytes.length; i += 8_192) signs += String.fromCharCode(...bytes.subarray(i, i + 8_192))
-  return btoa(signs)
 }
 
 /** How bright each place of a coloured picture is (ITU-R BT.601). */

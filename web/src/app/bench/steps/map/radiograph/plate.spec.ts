@@ -7,6 +7,7 @@ import {
   freshPlate,
   mmPerPixel,
   scaleSaid,
+  shaded,
   takenBack,
   unusual,
   withoutPoint,
@@ -91,5 +92,20 @@ describe('a radiograph that is marked', () => {
     expect(scaleSaid({ by: 'detector' })).toContain('too long')
     expect(scaleSaid({ by: 'unsaid' })).toContain('marker')
     expect(scaleSaid({ by: 'calibrated' })).toContain('calibrated')
+  })
+
+  it('is brighter when it is dragged up, of more contrast to the right, and never without any', () => {
+    const whole = { centre: 2000, width: 4000 }
+    const shown: Plate = {
+      ...marked,
+      window: { centre: 1500, width: 1200 },
+      opened: { ...marked.opened, windows: { usual: whole, whole } },
+    }
+    // Half the width up: by half of all the greys, as the slider over all of them would.
+    expect(shaded(shown, [0, 0.5])).toEqual({ centre: -500, width: 1200 })
+    expect(shaded({ ...shown, inverted: true }, [0, 0.5]).centre).toBe(3500)
+    expect(shaded(shown, [1, 0])).toMatchObject({ centre: 1500, width: 100 })
+    expect(shaded(shown, [5, 0]).width).toBe(40)
+    expect(shaded(shown, [-5, 0]).width).toBe(8000)
   })
 })

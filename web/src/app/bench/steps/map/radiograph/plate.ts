@@ -160,3 +160,17 @@ export function marksKept(
     mmPerPixel: scale === undefined ? null : scale / by,
   }
 }
+
+/** What a drag over the whole width does: up brightens by all the greys, to the right makes the window so much narrower. */
+const DRAGGED = 12
+
+/** The window after a drag, shares of the picture's width to the right and up. */
+export function shaded({ window, opened, inverted }: Plate, [right, up]: Vec): Window {
+  const { width } = opened.windows.whole
+  const narrower = window.width * DRAGGED ** -right
+  return {
+    // Brighter is a lower middle, or a higher one where black and white are turned.
+    centre: window.centre - (inverted ? -up : up) * width,
+    width: Math.min(2 * width, Math.max(width / 100, narrower)),
+  }
+}

@@ -10,9 +10,14 @@ import {
 } from '@angular/material/dialog'
 import type { Side, Vec } from '@crescent/core'
 import { FILE_WORDS, turnedOut } from '@crescent/core/photographs'
+import { CameraButton } from '../../../../common/camera-button'
+import { FileButton } from '../../../../common/file-button'
 import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
 import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
+import { PHOTOGRAPH_FILES, packPhotograph } from '../../map/photo/pack-photograph'
 import { HEAD_BYTES, photoHead } from '../../map/photo/photo-head'
+import { PhotoTracer } from '../../map/photo/photo-tracer'
+import { KeptPictures } from '../../map/pictures/kept-pictures'
 
 /** Places that are tapped, in their order. */
 const PLACES = [
@@ -30,16 +35,29 @@ type Place = (typeof PLACES)[number]['key']
 /** A photograph of slide tracks from straight above: by how much the foot's track points out from where the horse goes. */
 @Component({
   selector: 'cr-tracks-dialog',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, PictureSheet],
+  imports: [
+    CameraButton,
+    FileButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    PictureSheet,
+  ],
+  providers: [PhotoTracer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>The tracks of the {{ side }}</h2>
     <mat-dialog-content>
       <div class="from">
-        <label class="tap" [class.chief]="!url()"
-          >Choose a photograph
-          <input #file type="file" accept="image/jpeg,image/png,image/webp" (change)="take(file.files?.[0])"
-        /></label>
+        <cr-file-button
+          label="Choose a photograph"
+          [accept]="files"
+          [chief]="!url()"
+          (chosen)="take($event)"
+        />
+        <cr-camera-button (taken)="take($event)" />
         @if (url()) {
           <button type="button" class="tap" [disabled]="!taps().behind" (click)="taps.set({})">
             Tap all again
@@ -70,7 +88,9 @@ type Place = (typeof PLACES)[number]['key']
     </mat-dialog-content>
     <mat-dialog-actions align="end">
       <button mat-button mat-dialog-close>Not now</button>
-      <button mat-flat-button [disabled]="out() === undefined" (click)="close()">Turn the shoe by it</button>
+      <button mat-flat-button [disabled]="out() === undefined || closing()" (click)="close()">
+        Turn the shoe by it
+      </button>
     </mat-dialog-actions>
   `,
   styles: `
@@ -79,21 +99,6 @@ type Place = (typeof PLACES)[number]['key']
       flex-wrap: wrap;
       gap: 8px;
       align-items: center;
-    }
-    /* The whole button opens the file; the field itself lies over it unseen, and takes the focus. */
-    label {
-      position: relative;
-    }
-    input {
-      position: absolute;
-      inset: 0;
-      width: 100%;
-      opacity: 0;
-      cursor: pointer;
-    }
-    label:focus-within {
-      outline: 3px solid var(--ember);
-      outline-offset: 2px;
     }
     .ask {
       margin: 8px 0;
@@ -107,6 +112,11 @@ type Place = (typeof PLACES)[number]['key']
   `,
 })
 export class TracksDialog {
+  private readonly kept = inject(KeptPictures)
+  private readonly tracer = inject(PhotoTracer)
+  protected readonly files = PHOTOGRAPH_FILES
+  protected readonly closing = signal(false)
+  private file: File | undefined
   protected readonly side = inject<Side>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<TracksDialog, number>>(MatDialogRef)
   protected readonly url = signal('')
@@ -147,8 +157,7 @@ export class TracksDialog {
     inject(DestroyRef).onDestroy(() => URL.revokeObjectURL(this.url()))
   }
 
-  protected async take(file: File | undefined): Promise<void> {
-    if (!file) return
+  protected async take(file: File): Promise<void> {
     this.failure.set('')
     const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
     if (!head.ok) return this.failure.set(head.problem)
@@ -159,6 +168,7 @@ export class TracksDialog {
       URL.revokeObjectURL(this.url())
       this.taps.set({})
       this.size.set({ width, height })
+      this.file = file
       this.url.set(URL.createObjectURL(file))
     } catch {
       this.failure.set(FILE_WORDS.damaged)
@@ -172,5 +182,25 @@ export class TracksDialog {
 
   protected pulled = ({ key, at }: { key: string; at: Vec }): void =>
     this.taps.update((taps) => ({ ...taps, [key]: at }))
-  protected close = (): void => this.dialog.close(this.out())
+
+  /** The photograph stays with the visit, with both lines; that it could not be kept holds nobody up. */
+  protected async close(): Promise<void> {
+    const [file, { behind, ahead, heel, toe }, foot] = [this.file, this.taps(), this.kept.foot()]
+    this.closing.set(true)
+    if (file && foot && behind && ahead && heel && toe) {
+      const packed = await packPhotograph(this.tracer, file)
+      const size = this.size()!
+      if (packed.ok) {
+        const { file: jpeg, width, height } = packed
+        const kept = ([x, y]: Vec): [number, number] => [(x * width) / size.width, (y * height) / size.height]
+        const marks = { a1: kept(behind), a2: kept(ahead), b1: kept(heel), b2: kept(toe) }
+        const name = file.name
+        void this.kept.putAside(
+          { file: jpeg, width, height, kind: 'tracks', name, mmPerPixel: null, marks },
+          foot,
+        )
+      }
+    }
+    this.dialog.close(this.out())
+  }
 }
