@@ -9,6 +9,9 @@ export const CHROMIUM = {
     // Three dimensions without a graphics card.
     '--use-angle=swiftshader',
     '--enable-unsafe-swiftshader',
+    // A camera that films a made-up picture, and whoever asks for it may have it.
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

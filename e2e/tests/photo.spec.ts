@@ -87,6 +87,14 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   for (let i = 0; i < 3; i++) await page.keyboard.press(`Shift+Arrow${ahead}`)
   await expect(measures).not.toHaveText(before!)
   for (let i = 0; i < 3; i++) await dialog.getByRole('button', { name: 'Undo' }).click()
+  // The apex of the frog on the same picture: half way from the toe to the line between the heels.
+  await dialog.getByRole('button', { name: 'Frog apex' }).click()
+  await expect(ask).toContainText('true apex')
+  const { toe: front, lateralHeel, medialHeel } = truth.taps
+  const half = ([0, 1] as const).map((i) => front[i] / 2 + (lateralHeel[i] + medialHeel[i]) / 4)
+  const apex = await onScreen(sheet, half as [number, number])
+  await page.mouse.click(apex.x, apex.y)
+  await expect(dialog.getByRole('button', { name: /^Frog apex \d/ })).toBeVisible()
   await dialog.getByRole('button', { name: 'Take this outline' }).click()
   await expect(dialog).toHaveCount(0)
   await expect(page.getByTestId('traced')).toContainText('The outline is traced')
@@ -95,6 +103,12 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   await typeOver(field(page, 'toeAngle'), '52')
   await typeOver(field(page, 'wallThickness'), '3/8')
   await expect(page.getByTestId('cut')).toBeVisible()
+  // It is a figure of the foot now, about half its length (half way in a picture taken askew is not quite half way), and the sole stays with the visit, seen from straight above.
+  await page.locator('summary', { hasText: 'Apex and widest part' }).click()
+  const frog = parseLength(await field(page, 'frogApex').inputValue(), 'in')
+  expect(Math.abs((frog.ok ? frog.mm : 0) - truth.foot.length / 2)).toBeLessThan(truth.foot.length / 15)
+  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+  await expect(page.getByRole('button', { name: /^Sole, / })).toHaveCount(1)
 })
 
 test('by keys alone: the cross is moved, Enter sets each place', async ({ page, open }) => {
@@ -211,6 +225,11 @@ test('a photograph of slide tracks turns the slide shoe: the line of travel, the
   await expect(field(page, 'mod.slide-shoe.turn')).toHaveValue('5')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(field(page, 'mod.slide-shoe.turn')).toHaveValue('')
+  // The photograph stays with the visit, with both lines and the angle between them.
+  await page.getByRole('tab', { name: 'Map' }).click()
+  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+  await page.getByRole('button', { name: /^Tracks, / }).click()
+  await expect(page.getByRole('dialog').getByTestId('read-off')).toContainText('Between the two 5°')
 })
 
 test('one to practise on is made up on this machine, and its card is found', async ({ page, open }) => {

@@ -78,6 +78,21 @@ test('a packed DICOM is opened, scaled by its marker, marked, read, planned on a
   const shown = await picture.getAttribute('href')
   await dialog.getByRole('button', { name: 'Bone', exact: true }).click()
   await expect(picture).not.toHaveAttribute('href', shown!)
+  // So by a drag over the picture itself, which sets no place.
+  const shade = dialog.getByRole('button', { name: 'Drag for bright and dark' })
+  await shade.click()
+  await expect(ask).toContainText('Drag up for brighter')
+  const [bright, boned] = [dialog.getByLabel('Brightness'), await picture.getAttribute('href')]
+  const stood = Number(await bright.inputValue())
+  const middle = (await sheet.boundingBox())!
+  await page.mouse.move(middle.x + 200, middle.y + 200)
+  await page.mouse.down()
+  await page.mouse.move(middle.x + 200, middle.y + 140, { steps: 3 })
+  await page.mouse.up()
+  await expect(picture).not.toHaveAttribute('href', boned!)
+  await expect.poll(async () => Number(await bright.inputValue())).toBeGreaterThan(stood + 5)
+  await shade.click()
+  await expect(ask).toContainText('All is marked')
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByTestId('plate-state')).toContainText('17 of 17 places marked; kept with the visit')
 

@@ -10,7 +10,7 @@ import {
 import type { Followed, Series, Side } from '@crescent/core'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { NgxEchartsDirective, provideEchartsCore } from 'ngx-echarts'
-import { longDay, shortDay } from '../common/today'
+import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { chartFrame, echarts, measuredLine } from './chart-frame'
 import { inkColours } from './ink-colours'

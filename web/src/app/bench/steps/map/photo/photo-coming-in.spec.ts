@@ -225,7 +225,7 @@ describe('a photograph that comes in', () => {
     expect(kept).toMatchObject({ kind: 'sole', name: 'foot.png', file: '/9j/AA==' })
     // Two pixels to a mm in the photograph, and as many in what is kept of it.
     expect(kept.mmPerPixel).toBeCloseTo(0.5, 9)
-    const { toe, lateralHeel, medialHeel, frogApex } = kept.marks as Record<string, [number, number]>
+    const { toe, lateralHeel, medialHeel, frogApex } = kept.marks
     expect(toe![0]).toBeCloseTo((lateralHeel![0] + medialHeel![0]) / 2, 6)
     expect(toe![1]).toBeLessThan(lateralHeel![1])
     const apart = (a: readonly number[], b: readonly number[]) => Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!)
