@@ -1,8 +1,11 @@
+/** Values of pixels; as they lie in their file where nothing has to be worked out. */
+export type Depths = Float32Array | Uint16Array | Uint8Array
+
 /** A grey picture as deep as its detector saw it, row by row from its top left, after slope and intercept. */
 export interface DeepPicture {
   width: number
   height: number
-  data: Float32Array
+  data: Depths
   /** Its least and its greatest value. */
   least: number
   most: number
@@ -12,6 +15,17 @@ export interface DeepPicture {
 export interface Window {
   centre: number
   width: number
+}
+
+/** The least and the greatest of all values. */
+export function extremes(data: Depths): [least: number, most: number] {
+  let [least, most] = [Infinity, -Infinity]
+  for (let i = 0; i < data.length; i++) {
+    const value = data[i]!
+    if (value < least) least = value
+    if (value > most) most = value
+  }
+  return [least, most]
 }
 
 /** Every value from the darkest to the lightest. */
@@ -50,7 +64,7 @@ export function usualWindow({ data, least, most }: DeepPicture): Window {
  * @param inverted as where the lowest values are white
  */
 export function greyShown(
-  { width, height, data }: DeepPicture,
+  { width, height, data, most }: DeepPicture,
   { centre, width: wide }: Window,
   inverted: boolean,
 ): Uint8ClampedArray {
@@ -58,11 +72,18 @@ export function greyShown(
   const words = new Uint32Array(shown.buffer)
   const from = centre - wide / 2
   const by = 255 / wide
-  for (let i = 0; i < words.length; i++) {
-    const value = (data[i]! - from) * by
+  const seen = (depth: number): number => {
+    const value = (depth - from) * by
     const grey = value <= 0 ? 0 : value >= 255 ? 255 : value | 0
-    const seen = inverted ? 255 - grey : grey
-    words[i] = 0xff000000 | (seen << 16) | (seen << 8) | seen
+    const light = inverted ? 255 - grey : grey
+    return 0xff000000 | (light << 16) | (light << 8) | light
   }
+  if (data instanceof Float32Array) {
+    for (let i = 0; i < words.length; i++) words[i] = seen(data[i]!)
+    return shown
+  }
+  // Whole numbers: each is worked out once, and there are fewer of them than pixels.
+  const table = Uint32Array.from({ length: most + 1 }, (_, depth) => seen(depth))
+  for (let i = 0; i < words.length; i++) words[i] = table[data[i]!]!
   return shown
 }

@@ -1,6 +1,6 @@
 import dicomParser, { type DataSet } from 'dicom-parser'
 import { unpacked, type Locate, type Packing } from './codecs'
-import type { DeepPicture, Window } from './deep-picture'
+import { extremes, type DeepPicture, type Window } from './deep-picture'
 import { packedSize } from './packed-size'
 import { fileScale, type FileScale } from './scale'
 
@@ -158,7 +158,6 @@ function wholeFrame(said: DataSet): Uint8Array {
 
 /**
  * The picture out of its bytes: values of so many bits, those above the stored ones cut off, after slope and intercept.
- * Millions of them: one walk, over numbers as they lie in memory.
  *
  * @returns undefined where bytes are missing
  */
@@ -169,18 +168,20 @@ function pictureOf(bytes: Uint8Array, bits: number, shape: Shape, said: DataSet)
   const slope = number(said, 'x00281053') ?? 1
   const intercept = number(said, 'x00281052') ?? 0
   const mask = 2 ** stored - 1
+  const raw = bits === 8 ? bytes.subarray(0, count) : words(bytes, count)
+  if (!signed && slope === 1 && intercept === 0) {
+    const [least, most] = extremes(raw)
+    // Nothing to be worked out, and nothing to be cut off: the values stay where they are.
+    if (most <= mask) return { width, height, data: raw, least, most }
+  }
   // What lies above it is less than nothing, in two's complement.
   const top = signed ? mask >> 1 : mask
-  const raw = bits === 8 ? bytes : words(bytes, count)
   const data = new Float32Array(count)
-  let [least, most] = [Infinity, -Infinity]
   for (let i = 0; i < count; i++) {
     const kept = raw[i]! & mask
-    const value = (kept > top ? kept - mask - 1 : kept) * slope + intercept
-    data[i] = value
-    if (value < least) least = value
-    if (value > most) most = value
+    data[i] = (kept > top ? kept - mask - 1 : kept) * slope + intercept
   }
+  const [least, most] = extremes(data)
   return { width, height, data, least, most }
 }
 

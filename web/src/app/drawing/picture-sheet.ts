@@ -4,6 +4,7 @@ import {
   Component,
   computed,
   DestroyRef,
+  effect,
   ElementRef,
   inject,
   input,
@@ -58,84 +59,100 @@ const STEP = 1 / 900
   selector: 'cr-picture-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg
-      #sheet
-      [attr.tabindex]="still() ? null : 0"
-      [attr.role]="still() ? 'img' : 'application'"
-      [class.still]="still()"
-      [attr.aria-label]="label()"
-      [attr.aria-describedby]="still() ? null : 'keys'"
-      [attr.viewBox]="shown().view"
-      [style.aspect-ratio]="shown().width + ' / ' + shown().height"
-      data-testid="picture-sheet"
-      (pointerdown)="down($event)"
-      (pointermove)="move($event)"
-      (pointerup)="up($event)"
-      (pointercancel)="cancel()"
-      (keydown)="key($event)"
-    >
-      <g #picture>
-        <image
-          [attr.href]="href()"
-          [attr.width]="size().width"
-          [attr.height]="size().height"
-          [style.opacity]="opacity()"
-        />
-        @for (line of drawn(); track $index) {
-          <path [attr.d]="line.d" [attr.class]="line.kind" />
+    <div class="sheet">
+      @if (bitmap()) {
+        <canvas #below aria-hidden="true" [style.aspect-ratio]="ratio()" [style.opacity]="opacity()"></canvas>
+        @if (loupe()) {
+          <canvas #larger aria-hidden="true" [style.aspect-ratio]="ratio()"></canvas>
         }
-      </g>
-      @for (mark of marks(); track mark.key) {
-        <g
-          class="mark"
-          tabindex="0"
-          role="button"
-          [class.likely]="mark.likely"
-          [class.small]="mark.small"
-          [attr.aria-label]="mark.label"
-          [attr.data-mark]="mark.key"
-          [attr.transform]="'translate(' + mark.at[0] + ' ' + mark.at[1] + ')'"
-          (keydown)="keyOn($event, mark)"
-        >
-          <circle [attr.r]="unit() * (mark.small ? 0.6 : 1)" />
-          @if (mark.named) {
-            <text
-              [attr.x]="(mark.at[0] > shown().x + shown().width / 2 ? -1.5 : 1.5) * unit()"
-              [attr.y]="-0.9 * unit()"
-              [attr.font-size]="unit() * 2.2"
-              [attr.text-anchor]="mark.at[0] > shown().x + shown().width / 2 ? 'end' : 'start'"
-            >
-              {{ mark.label }}
-            </text>
+      }
+      <svg
+        #sheet
+        [attr.tabindex]="still() ? null : 0"
+        [attr.role]="still() ? 'img' : 'application'"
+        [class.still]="still()"
+        [class.over]="bitmap()"
+        [attr.aria-label]="label()"
+        [attr.aria-describedby]="still() ? null : 'keys'"
+        [attr.viewBox]="shown().view"
+        [style.aspect-ratio]="ratio()"
+        data-testid="picture-sheet"
+        (pointerdown)="down($event)"
+        (pointermove)="move($event)"
+        (pointerup)="up($event)"
+        (pointercancel)="cancel()"
+        (keydown)="key($event)"
+      >
+        <g [attr.clip-path]="bitmap() && loupe() ? 'url(#cr-around)' : null">
+          @if (href()) {
+            <image
+              [attr.href]="href()"
+              [attr.width]="size().width"
+              [attr.height]="size().height"
+              [style.opacity]="opacity()"
+            />
+          }
+          @for (line of drawn(); track $index) {
+            <path [attr.d]="line.d" [attr.class]="line.kind" />
           }
         </g>
-      }
-      @if (cursor(); as at) {
-        <path class="cross" [attr.d]="cross(at)" />
-      }
-      @if (loupe(); as at) {
-        <clipPath id="cr-loupe"><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" /></clipPath>
-        <g clip-path="url(#cr-loupe)" pointer-events="none">
-          <rect
-            class="paper"
-            [attr.x]="at.x - at.r"
-            [attr.y]="at.y - at.r"
-            [attr.width]="2 * at.r"
-            [attr.height]="2 * at.r"
-          />
-          <g [attr.transform]="at.larger">
-            <image [attr.href]="href()" [attr.width]="size().width" [attr.height]="size().height" />
-            @for (line of drawn(); track $index) {
-              <path [attr.d]="line.d" [attr.class]="line.kind" />
+        @for (mark of marks(); track mark.key) {
+          <g
+            class="mark"
+            tabindex="0"
+            role="button"
+            [class.likely]="mark.likely"
+            [class.small]="mark.small"
+            [attr.aria-label]="mark.label"
+            [attr.data-mark]="mark.key"
+            [attr.transform]="'translate(' + mark.at[0] + ' ' + mark.at[1] + ')'"
+            (keydown)="keyOn($event, mark)"
+          >
+            <circle [attr.r]="unit() * (mark.small ? 0.6 : 1)" />
+            @if (mark.named) {
+              <text
+                [attr.x]="(mark.at[0] > shown().x + shown().width / 2 ? -1.5 : 1.5) * unit()"
+                [attr.y]="-0.9 * unit()"
+                [attr.font-size]="unit() * 2.2"
+                [attr.text-anchor]="mark.at[0] > shown().x + shown().width / 2 ? 'end' : 'start'"
+              >
+                {{ mark.label }}
+              </text>
             }
           </g>
-        </g>
-        <g pointer-events="none">
-          <circle class="rim" [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" />
-          <path class="cross" [attr.d]="cross([at.x, at.y])" />
-        </g>
-      }
-    </svg>
+        }
+        @if (cursor(); as at) {
+          <path class="cross" [attr.d]="cross(at)" />
+        }
+        @if (loupe(); as at) {
+          <clipPath id="cr-loupe"><circle [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" /></clipPath>
+          <clipPath id="cr-around"><path clip-rule="evenodd" [attr.d]="at.around" /></clipPath>
+          <g clip-path="url(#cr-loupe)" pointer-events="none">
+            @if (href()) {
+              <rect
+                class="paper"
+                [attr.x]="at.x - at.r"
+                [attr.y]="at.y - at.r"
+                [attr.width]="2 * at.r"
+                [attr.height]="2 * at.r"
+              />
+            }
+            <g [attr.transform]="at.larger">
+              @if (href()) {
+                <image [attr.href]="href()" [attr.width]="size().width" [attr.height]="size().height" />
+              }
+              @for (line of drawn(); track $index) {
+                <path [attr.d]="line.d" [attr.class]="line.kind" />
+              }
+            </g>
+          </g>
+          <g pointer-events="none">
+            <circle class="rim" [attr.cx]="at.x" [attr.cy]="at.y" [attr.r]="at.r" />
+            <path class="cross" [attr.d]="cross([at.x, at.y])" />
+          </g>
+        }
+      </svg>
+    </div>
     @if (!still()) {
       <p class="muted" id="keys">
         Hold and pull: the magnifier shows what is under the finger.
@@ -149,7 +166,9 @@ const STEP = 1 / 900
   styleUrl: './picture-sheet.scss',
 })
 export class PictureSheet {
-  readonly href = input.required<string>()
+  /** The picture: an address, or what was drawn in a worker, which is there at once. */
+  readonly href = input('')
+  readonly bitmap = input<ImageBitmap | undefined>()
   readonly size = input.required<{ width: number; height: number }>()
   readonly label = input.required<string>()
   readonly marks = input<readonly PictureMark[]>([])
@@ -201,13 +220,58 @@ export class PictureSheet {
     // Above the finger, or below it where there is no room; never off the picture.
     const y = at[1] - top > 2.4 * r ? at[1] - 1.5 * r : at[1] + 1.5 * r
     const x = Math.min(left + width - r, Math.max(left + r, at[0]))
-    return { x, y, r, larger: `translate(${x} ${y}) scale(${LARGER}) translate(${-at[0]} ${-at[1]})` }
+    return {
+      ...{ x, y, r, at },
+      larger: `translate(${x} ${y}) scale(${LARGER}) translate(${-at[0]} ${-at[1]})`,
+      around: `M${left} ${top}h${width}v${height}h${-width}Z${circle(x, y, r)}`,
+    }
   })
+  protected readonly ratio = computed(() => `${this.shown().width} / ${this.shown().height}`)
+  private readonly below = viewChild<ElementRef<HTMLCanvasElement>>('below')
+  private readonly larger = viewChild<ElementRef<HTMLCanvasElement>>('larger')
 
   constructor() {
+    effect(() => this.drawBelow())
+    effect(() => this.drawLarger())
     const look = new ResizeObserver(([entry]) => this.wide.set(Math.max(120, entry!.contentRect.width)))
     afterNextRender(() => look.observe(this.sheet().nativeElement))
     inject(DestroyRef).onDestroy(() => look.disconnect())
+  }
+
+  /** The part that is looked at, as the canvas under the marks shows it. */
+  private drawBelow(): void {
+    const [bitmap, canvas] = [this.bitmap(), this.below()?.nativeElement]
+    if (!bitmap || !canvas) return
+    const { x, y, width, height } = this.shown()
+    const by = bitmap.width / this.size().width
+    canvas.width = Math.round(width * by)
+    canvas.height = Math.round(height * by)
+    canvas
+      .getContext('2d')
+      ?.drawImage(bitmap, x * by, y * by, width * by, height * by, 0, 0, canvas.width, canvas.height)
+  }
+
+  /** What the magnifier shows of it, on a canvas of its own. */
+  private drawLarger(): void {
+    const [bitmap, canvas, loupe] = [this.bitmap(), this.larger()?.nativeElement, this.loupe()]
+    if (!bitmap || !canvas || !loupe) return
+    const { x: left, y: top, width, height } = this.shown()
+    const by = bitmap.width / this.size().width
+    // As fine as the screen: finer is not seen, and takes long to clear.
+    const fine = Math.min(by, (2 * this.wide()) / width)
+    canvas.width = Math.round(width * fine)
+    canvas.height = Math.round(height * fine)
+    const context = canvas.getContext('2d')
+    if (!context) return
+    const { x, y, r, at } = loupe
+    const part = r / LARGER
+    context.clip(new Path2D(circle((x - left) * fine, (y - top) * fine, r * fine)))
+    context.fillRect(0, 0, canvas.width, canvas.height)
+    context.drawImage(
+      bitmap,
+      ...([(at[0] - part) * by, (at[1] - part) * by, 2 * part * by, 2 * part * by] as const),
+      ...([(x - left - r) * fine, (y - top - r) * fine, 2 * r * fine, 2 * r * fine] as const),
+    )
   }
 
   protected cross([x, y]: Vec): string {
@@ -336,3 +400,7 @@ function step({ key, shiftKey }: KeyboardEvent): Vec | undefined {
   }
   return ways[key]
 }
+
+/** A circle as a path. */
+const circle = (x: number, y: number, r: number): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`

@@ -44,10 +44,10 @@ import { Radiograph } from './radiograph'
           >
         </div>
         <div class="work">
-          @if (radiograph.url(); as url) {
+          @if (radiograph.picture(); as picture) {
             <cr-picture-sheet
               [still]="true"
-              [href]="url"
+              [bitmap]="picture"
               [size]="plate.opened"
               label="The radiograph with its lines"
               [lines]="lines()"

@@ -18,7 +18,7 @@ const window = { centre: 100, width: 200 }
 const WIDE = 2000
 const reader = {
   ask: ({ do: what }: PlateAsked) => {
-    if (what === 'show') return Promise.resolve({ ok: true, picture: new Blob(['x']) })
+    if (what === 'show') return Promise.resolve({ ok: true, picture: { close: () => undefined } })
     if (what === 'keep') packed++
     if (what === 'keep') return Promise.resolve({ ok: true, file: '/9j/AA==', width: WIDE / 2, height: 500 })
     return Promise.resolve({
@@ -66,7 +66,6 @@ beforeEach(() => {
     providers: [...STORE, { provide: PlateReader, useValue: reader }, { provide: Api, useValue: api }],
   })
   nothingResizes()
-  Object.assign(URL, { createObjectURL: () => 'blob:x', revokeObjectURL: () => undefined })
   TestBed.inject(Store).dispatch(benchActions.opened({ page: PAGE, kept: {} }))
   kept = TestBed.inject(KeptPlates)
   radiograph = TestBed.inject(Radiograph)

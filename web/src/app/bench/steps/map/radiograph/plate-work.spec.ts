@@ -17,6 +17,10 @@ const tools: PlateTools = {
     packed.push({ rgba, width, height })
     return Promise.resolve(new Blob(['picture']))
   },
+  drawn: (rgba, width, height) => {
+    packed.push({ rgba, width, height })
+    return Promise.resolve({} as ImageBitmap)
+  },
   locate: (file) => file,
 }
 beforeEach(() => {
@@ -30,6 +34,9 @@ describe('the worker of a radiograph', () => {
   it('opens a picture, says nothing of a scale, and shows it in the window that is asked for', async () => {
     const opened = await works.answer({ do: 'open', file, dicom: false })
     expect(opened).toMatchObject({ ok: true, width: 40, height: 20, scale: { by: 'unsaid' }, told: [] })
+    // At once as it was made to be looked at.
+    expect([grey(0), grey(39)]).toEqual([10, 200])
+    packed = []
     await works.answer({ do: 'show', window: { centre: 105, width: 190 }, inverted: false })
     // Linear from 10, black, to 200, white.
     expect([grey(0), grey(39)]).toEqual([0, 255])

@@ -1,4 +1,5 @@
 import {
+  extremes,
   greyShown,
   readDicom,
   usualWindow,
@@ -29,10 +30,13 @@ export interface OpenedPlate {
   scale: FileScale
   told: readonly { label: string; text: string }[]
 }
+/** And as it is first shown: who opened it sees it at once. */
+type Seen = OpenedPlate & { picture: ImageBitmap }
 export interface PlateAnswers {
-  open: OpenedPlate | { ok: false; problem: string }
-  practise: OpenedPlate | { ok: false; problem: string }
-  show: { ok: true; picture: Blob } | { ok: false; problem: string }
+  open: Seen | { ok: false; problem: string }
+  practise: Seen | { ok: false; problem: string }
+  /** Drawn, not packed: nobody has to unpack it. */
+  show: { ok: true; picture: ImageBitmap } | { ok: false; problem: string }
   /** In the window it is shown in, packed to be stored. */
   keep: ({ ok: true } & KeptJpeg) | { ok: false; problem: string }
 }
@@ -41,6 +45,7 @@ export interface PlateAnswers {
 export interface PlateTools {
   decoded: (file: Blob) => Promise<Picture>
   packed: (rgba: Uint8ClampedArray, width: number, height: number, quality?: number) => Promise<Blob>
+  drawn: (rgba: Uint8ClampedArray, width: number, height: number) => Promise<ImageBitmap>
   /** Where the decoders' wasm lies. */
   locate: (file: string) => string
 }
@@ -64,7 +69,7 @@ export class PlateWorker {
 
   answer(asked: PlateAsked): Promise<PlateAnswers[PlateAsked['do']]> {
     if (asked.do === 'open') return asked.dicom ? this.openDicom(asked.file) : this.openPicture(asked.file)
-    if (asked.do === 'practise') return Promise.resolve(this.practise(asked.seed))
+    if (asked.do === 'practise') return this.practise(asked.seed)
     if (asked.do === 'keep') return this.keep(asked.window, asked.inverted)
     return this.show(asked.window, asked.inverted)
   }
@@ -78,32 +83,32 @@ export class PlateWorker {
 
   private async openPicture(file: Blob): Promise<PlateAnswers['open']> {
     try {
-      return this.opened(greyOf(await this.tools.decoded(file)), { window: AS_IT_IS })
+      return await this.opened(greyOf(await this.tools.decoded(file)), { window: AS_IT_IS })
     } catch {
       return damaged
     }
   }
 
   /** One that was made up, of figures nobody is told: what is marked is compared with nothing but oneself. */
-  private practise(seed: number): OpenedPlate {
+  private practise(seed: number): Promise<Seen> {
     const { picture, truth } = madeUpRadiograph({ seed, width: PRACTISED })
-    const data = Float32Array.from(picture.data)
-    return this.opened(
-      { ...picture, data, ...extremes(data) },
-      { scale: { by: 'calibrated', mmPerPixel: truth.mmPerPixel } },
-    )
+    return this.opened(deep(picture.width, picture.height, Float32Array.from(picture.data)), {
+      scale: { by: 'calibrated', mmPerPixel: truth.mmPerPixel },
+    })
   }
 
-  private opened(
+  private async opened(
     picture: DeepPicture,
     said: Partial<Pick<OpenedPlate, 'inverted' | 'scale' | 'told'>> & { window?: Window } = {},
-  ): OpenedPlate {
+  ): Promise<Seen> {
     this.whole = picture
     this.shown = reduced(picture)
     const usual = usualWindow(this.shown)
+    const inverted = said.inverted ?? false
     return {
       ok: true,
-      ...{ width: picture.width, height: picture.height, inverted: said.inverted ?? false },
+      picture: await this.drawn(this.shown, said.window ?? usual, inverted),
+      ...{ width: picture.width, height: picture.height, inverted },
       windows: { ...(said.window && { file: said.window }), usual, whole: wholeWindow(picture) },
       ...{ scale: said.scale ?? { by: 'unsaid' }, told: said.told ?? [] },
     }
@@ -122,12 +127,17 @@ export class PlateWorker {
 
   private async show(window: Window, inverted: boolean): Promise<PlateAnswers['show']> {
     if (!this.shown) return { ok: false, problem: 'There is no radiograph yet.' }
-    const { width, height } = this.shown
-    return {
-      ok: true,
-      picture: await this.tools.packed(greyShown(this.shown, window, inverted), width, height),
-    }
+    return { ok: true, picture: await this.drawn(this.shown, window, inverted) }
   }
+
+  private drawn(picture: DeepPicture, window: Window, inverted: boolean): Promise<ImageBitmap> {
+    return this.tools.drawn(greyShown(picture, window, inverted), picture.width, picture.height)
+  }
+}
+
+function deep(width: number, height: number, data: Float32Array): DeepPicture {
+  const [least, most] = extremes(data)
+  return { width, height, data, least, most }
 }
 
 /** How bright each place of a coloured picture is (ITU-R BT.601). */
@@ -135,16 +145,7 @@ export function greyOf({ width, height, data }: Picture): DeepPicture {
   const grey = new Float32Array(width * height)
   for (let i = 0, at = 0; i < grey.length; i++, at += 4)
     grey[i] = 0.299 * data[at]! + 0.587 * data[at + 1]! + 0.114 * data[at + 2]!
-  return { width, height, data: grey, ...extremes(grey) }
-}
-
-function extremes(data: Float32Array): { least: number; most: number } {
-  let [least, most] = [Infinity, -Infinity]
-  for (const value of data) {
-    if (value < least) least = value
-    if (value > most) most = value
-  }
-  return { least, most }
+  return deep(width, height, grey)
 }
 
 /** As many pixels together, in squares, as bring a picture down to what is shown. */
@@ -152,17 +153,18 @@ export function reduced(picture: DeepPicture): DeepPicture {
   const by = Math.ceil(picture.width / SHOWN)
   if (by === 1) return picture
   const [width, height] = [Math.floor(picture.width / by), Math.floor(picture.height / by)]
-  const data = new Float32Array(width * height)
-  const from = picture.data
-  const share = 1 / (by * by)
+  // Whole numbers stay whole: what is lost is less than one of their steps.
+  const data = new (picture.data instanceof Float32Array ? Float32Array : Uint16Array)(width * height)
+  const [from, wide, share] = [picture.data, picture.width, 1 / (by * by)]
+  // Pixel by pixel as they lie in memory; a square of four, which most plates come down by, without a loop of its own.
   for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      let sum = 0
-      for (let v = 0; v < by; v++) {
-        const at = (y * by + v) * picture.width + x * by
-        for (let u = 0; u < by; u++) sum += from[at + u]!
+    for (let x = 0, to = y * width, at = y * by * wide; x < width; x++, to++, at += by) {
+      let sum = from[at]! + from[at + 1]! + from[at + wide]! + from[at + wide + 1]!
+      if (by > 2) {
+        sum = 0
+        for (let v = 0; v < by; v++) for (let u = at + v * wide, end = u + by; u < end; u++) sum += from[u]!
       }
-      data[y * width + x] = sum * share
+      data[to] = sum * share
     }
   return { width, height, data, least: picture.least, most: picture.most }
 }

@@ -7,6 +7,8 @@ import { PlateWorker } from './plate-work'
 const works = new PlateWorker({
   decoded: decodedPicture,
   packed: packedPicture,
+  drawn: (rgba, width, height) =>
+    createImageBitmap(new ImageData(rgba as Uint8ClampedArray<ArrayBuffer>, width, height)),
   locate: (file) => `/decoders/${file}`,
 })
 answersAsked(works.answer.bind(works))

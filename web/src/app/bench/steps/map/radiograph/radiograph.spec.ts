@@ -33,7 +33,7 @@ const reader = {
   ask: (what: PlateAsked) => {
     asked.push(what)
     if (what.do !== 'show') return Promise.resolve(problem ? { ok: false, problem } : opened)
-    const answer = { ok: true, picture: new Blob([JSON.stringify(what.window)]) }
+    const answer = { ok: true, picture: { drawn: what.window, close: () => undefined } }
     return held ? new Promise((done) => waiting.push(() => done(answer))) : Promise.resolve(answer)
   },
 }
@@ -48,13 +48,6 @@ beforeEach(() => {
   waiting = []
   held = false
   problem = undefined
-  vi.stubGlobal(
-    'URL',
-    Object.assign(URL, {
-      createObjectURL: (blob: Blob) => `blob:${blob.size}`,
-      revokeObjectURL: () => undefined,
-    }),
-  )
   TestBed.configureTestingModule({ providers: [...STORE, { provide: PlateReader, useValue: reader }] })
   store = TestBed.inject(Store)
   store.dispatch(benchActions.opened({ page: PAGE, kept: {} }))
@@ -174,6 +167,6 @@ describe('the radiograph of a foot', () => {
     await first
     expect(asked).toMatchObject([{ window: { centre: 10 } }, { window: { centre: 3000 } }])
     expect(radiograph.plate()!.window.centre).toBe(3000)
-    expect(radiograph.url()).toBe(`blob:${JSON.stringify({ centre: 3000, width: 5 }).length}`)
+    expect(radiograph.picture()).toMatchObject({ drawn: { centre: 3000, width: 5 } })
   })
 })

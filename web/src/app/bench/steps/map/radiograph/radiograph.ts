@@ -51,7 +51,7 @@ export class Radiograph {
   /** Whose radiograph this is: the foot of a visit. */
   readonly key = computed(() => `${this.page()?.visit.id} ${this.side()}`)
   private readonly plates = signal<Readonly<Record<string, Plate>>>({})
-  private readonly pictures = signal<Readonly<Record<string, string>>>({})
+  private readonly pictures = signal<Readonly<Record<string, ImageBitmap>>>({})
   private readonly wants = signal<Readonly<Record<string, Wanted>>>({})
   /** Whose radiograph the worker holds. */
   private held = ''
@@ -62,7 +62,7 @@ export class Radiograph {
   readonly failure = signal<Told>('')
   readonly plate = computed((): Plate | undefined => this.plates()[this.key()])
   /** Its picture as it is shown. */
-  readonly url = computed((): string | undefined => this.pictures()[this.key()])
+  readonly picture = computed((): ImageBitmap | undefined => this.pictures()[this.key()])
   readonly next = computed(() => {
     const plate = this.plate()
     return plate && askedNext(plate)
@@ -100,11 +100,12 @@ export class Radiograph {
 
   /** Opens a file: DICOM, or a picture of a radiograph. */
   async take(file: File): Promise<void> {
-    const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
-    const dicom = head.length > 132 && String.fromCharCode(...head.subarray(128, 132)) === 'DICM'
     if (file.size > MOST_BYTES) return this.fails('This file is larger than any radiograph: 200 MB are read.')
-    if (isHeic(head)) return this.fails(FILE_WORDS.heic)
+    const mark = new Uint8Array(await file.slice(128, 132).arrayBuffer())
+    const dicom = String.fromCharCode(...mark) === 'DICM'
     if (!dicom) {
+      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
+      if (isHeic(head)) return this.fails(FILE_WORDS.heic)
       const read = await photoHead(head)
       if (!read.ok)
         return this.fails(
@@ -130,8 +131,6 @@ export class Radiograph {
     this.busy.set(false)
     if (!opened) return
     this.plates.update((plates) => ({ ...plates, [key]: { ...freshPlate(name, source, opened), ...marked } }))
-    // Whoever waits goes on: where it is shown comes while it is drawn.
-    void this.draw(key)
   }
 
   private async fetched(key: string, source: Plate['source']): Promise<OpenedPlate | undefined> {
@@ -141,7 +140,11 @@ export class Radiograph {
       ? this.reader.ask({ do: 'practise', seed: source.seed })
       : this.reader.ask({ do: 'open', ...source }))
     this.held = answer.ok ? key : ''
-    if (answer.ok) return answer
+    if (answer.ok) {
+      const { picture, ...opened } = answer
+      this.seen(key, picture)
+      return opened
+    }
     this.failure.set(answer.problem)
     return undefined
   }
@@ -171,9 +174,13 @@ export class Radiograph {
     const { window, inverted } = plate
     const answer = await this.reader.ask({ do: 'show', window, inverted })
     if (!answer.ok) return this.failure.set(answer.problem)
+    this.seen(key, answer.picture)
+  }
+
+  private seen(key: string, picture: ImageBitmap): void {
     const before = this.pictures()[key]
-    this.pictures.update((pictures) => ({ ...pictures, [key]: URL.createObjectURL(answer.picture) }))
-    if (before) URL.revokeObjectURL(before)
+    this.pictures.update((pictures) => ({ ...pictures, [key]: picture }))
+    before?.close()
   }
 
   /** The picture as it is shown, packed to be stored; nothing where it cannot be. */
@@ -210,7 +217,7 @@ export class Radiograph {
     const key = this.key()
     const { [key]: _gone, ...plates } = this.plates()
     const { [key]: picture, ...pictures } = this.pictures()
-    if (picture) URL.revokeObjectURL(picture)
+    picture?.close()
     this.plates.set(plates)
     this.pictures.set(pictures)
     this.failure.set('')
