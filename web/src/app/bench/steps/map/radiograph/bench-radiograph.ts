@@ -43,19 +43,21 @@ import { Radiograph } from './radiograph'
             >{{ marked() }} of {{ all }} places marked{{ stateWords() }}</span
           >
         </div>
-        <div class="work">
-          @if (radiograph.picture(); as picture) {
-            <cr-picture-sheet
-              [still]="true"
-              [bitmap]="picture"
-              [size]="plate.opened"
-              label="The radiograph with its lines"
-              [lines]="lines()"
-            />
-          }
-          <cr-plate-plan />
-          <cr-plate-figures (lit)="lit.set($event)" />
-        </div>
+        @if (!marking()) {
+          <div class="work">
+            @if (radiograph.picture(); as picture) {
+              <cr-picture-sheet
+                [still]="true"
+                [bitmap]="picture"
+                [size]="plate.opened"
+                label="The radiograph with its lines"
+                [lines]="lines()"
+              />
+            }
+            <cr-plate-plan />
+            <cr-plate-figures (lit)="lit.set($event)" />
+          </div>
+        }
       } @else if (!radiograph.busy()) {
         <div class="empty">
           <h2>The lateral radiograph of this foot</h2>
@@ -107,11 +109,16 @@ export class BenchRadiograph {
     void this.kept.read()
   }
 
+  /** While it is marked nothing is drawn behind the dialog: the hand that marks waits for nothing it does not see. */
+  protected readonly marking = signal(false)
+
   protected async mark(): Promise<void> {
+    this.marking.set(true)
     await this.dialogs.ask(() => import('./plate-dialog').then((m) => m.PlateDialog), {
       width: '1260px',
       maxWidth: '98vw',
     })
+    this.marking.set(false)
     await this.kept.keep()
   }
 
@@ -127,8 +134,10 @@ export class BenchRadiograph {
 
   protected async take(file: File | null | undefined): Promise<void> {
     if (!file) return
-    await this.radiograph.take(file)
-    if (this.radiograph.plate() && !this.radiograph.failure()) await this.mark()
+    // The dialog is made while the file is read: it closes again where that was no radiograph.
+    let marking: Promise<void> | undefined
+    await this.radiograph.take(file, () => (marking = this.mark()))
+    await marking
   }
 
   protected async paste({ clipboardData }: ClipboardEvent): Promise<void> {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import {
   MatDialogActions,
@@ -74,7 +74,12 @@ export class PlateDialog {
   private before: Plate | undefined
 
   constructor() {
-    onlyEscapeCloses(inject(MatDialogRef))
+    const dialog = inject<MatDialogRef<PlateDialog>>(MatDialogRef)
+    onlyEscapeCloses(dialog)
+    // What could not be opened is told where it was chosen.
+    effect(() => {
+      if (!this.radiograph.busy() && !this.radiograph.plate()) dialog.close()
+    })
   }
 
   /** Where the place that is asked for likely lies. */

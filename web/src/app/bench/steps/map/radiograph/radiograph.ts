@@ -98,8 +98,12 @@ export class Radiograph {
     ]
   }
 
-  /** Opens a file: DICOM, or a picture of a radiograph. */
-  async take(file: File): Promise<void> {
+  /**
+   * Opens a file: DICOM, or a picture of a radiograph.
+   *
+   * @param begun called once it looks like one, before it is read
+   */
+  async take(file: File, begun: () => void = () => undefined): Promise<void> {
     if (file.size > MOST_BYTES) return this.fails('This file is larger than any radiograph: 200 MB are read.')
     const mark = new Uint8Array(await file.slice(128, 132).arrayBuffer())
     const dicom = String.fromCharCode(...mark) === 'DICM'
@@ -114,7 +118,9 @@ export class Radiograph {
             : read.problem,
         )
     }
-    await this.open(file.name, { file, dicom })
+    const opened = this.open(file.name, { file, dicom })
+    begun()
+    await opened
   }
 
   /** A made-up one, to practise on. */
