@@ -93,9 +93,12 @@ try {
     await find(page, 'outer-heel', 'Flare', 'clear')
     await page.getByText('Kept with the visit.').waitFor()
   })
-  await shoot('bench-landmarks', WIDE, 'light', async (page) => {
+  await shoot('bench-photographs', WIDE, 'light', async (page) => {
     await bench('Buttercup')(page)
-    await page.getByRole('button', { name: 'Landmarks' }).click()
+    await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+    await page.getByRole('button', { name: 'Lay over each other' }).click()
+    await page.getByRole('radio', { name: 'Side by side' }).click()
+    await page.getByTestId('over-words').waitFor()
   })
   const sole = await madePhoto({ seed: 21, tilt: 16, width: 2000, tapping: 2 })
   await shoot('bench-photo', WIDE, 'light', async (page) => {

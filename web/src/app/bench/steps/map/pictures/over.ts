@@ -14,36 +14,29 @@ export interface Over {
 
 type Placed = Pick<ListedPicture, 'kind' | 'width' | 'height' | 'mmPerPixel' | 'marks'>
 
-/** By what pictures of a kind are laid over each other, and how that is said. */
-const LAID_BY: Record<PictureKind, { keys: readonly string[]; by: string }> = {
-  radiograph: { keys: ['E', 'T', 'U'], by: 'Bone on bone: by top, tip and underside of P3.' },
-  sole: {
-    keys: ['toe', 'lateralWidest', 'medialWidest', 'lateralHeel', 'medialHeel'],
-    by: 'By toe, widest places and heels.',
-  },
-  shoe: {
-    keys: ['toe', 'lateralWidest', 'medialWidest', 'lateralHeel', 'medialHeel'],
-    by: 'By toe, widest places and heels.',
-  },
-  front: { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' },
-  side: { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' },
-  stance: { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' },
-  wear: { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' },
-  tracks: { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' },
+/** By what pictures are laid over each other, and how that is said. */
+interface LaidBy {
+  keys: readonly string[]
+  by: string
 }
-/** A photograph without its places may still bear a line. */
-const ANY_LINE = ['a1', 'a2']
+const BY_LINE: LaidBy = { keys: ['a1', 'a2'], by: 'By the line that was drawn on both.' }
+const BY_TAPS: LaidBy = {
+  keys: ['toe', 'lateralWidest', 'medialWidest', 'lateralHeel', 'medialHeel'],
+  by: 'By toe, widest places and heels.',
+}
+/** Kinds that have places of their own; all have lines. */
+const LAID_BY: Partial<Record<PictureKind, LaidBy>> = {
+  radiograph: { keys: ['E', 'T', 'U'], by: 'Bone on bone: by top, tip and underside of P3.' },
+  sole: BY_TAPS,
+  shoe: BY_TAPS,
+}
 
 /** Lays the later of two pictures of a kind over the earlier. */
 export function laidPictures(below: Placed, above: Placed): Over {
   const scale =
     below.mmPerPixel !== null && above.mmPerPixel !== null ? above.mmPerPixel / below.mmPerPixel : undefined
-  const { keys, by } = LAID_BY[below.kind]
-  for (const [each, words] of [
-    [keys, by],
-    [ANY_LINE, LAID_BY.side.by],
-  ] as const) {
-    const both = each.filter((key) => below.marks[key] && above.marks[key])
+  for (const { keys, by } of [LAID_BY[below.kind] ?? BY_LINE, BY_LINE]) {
+    const both = keys.filter((key) => below.marks[key] && above.marks[key])
     const places = (one: Placed): Vec[] => both.map((key) => one.marks[key]!)
     const laid = laidOver(places(above), places(below), scale)
     if (!laid) continue
@@ -51,8 +44,7 @@ export function laidPictures(below: Placed, above: Placed): Over {
     return {
       transform: `matrix(${c} ${s} ${-s} ${c} ${laid.by[0]} ${laid.by[1]})`,
       scaled: scale !== undefined,
-      words:
-        scale === undefined ? `${words} Without a scale on both, one is made as large as the other.` : words,
+      words: scale === undefined ? `${by} Without a scale on both, one is made as large as the other.` : by,
       ...(below.mmPerPixel !== null && both.length > 2 && { off: laid.off * below.mmPerPixel }),
     }
   }

@@ -136,7 +136,7 @@ export class BenchRadiograph {
     if (!file) return
     // The dialog is made while the file is read: it closes again where that was no radiograph.
     let marking: Promise<void> | undefined
-    await this.radiograph.take(file, () => (marking = this.mark()))
+    await this.radiograph.take(file, () => void (marking = this.mark()))
     await marking
   }
 
