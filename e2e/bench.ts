@@ -1,5 +1,8 @@
 // In Chromium: from a pointer's move to the painted drawing, and what the first load downloads. With --json one line for a
 // program.
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
 import { chromium, type BrowserContext, type Page } from '@playwright/test'
 import { CHROMIUM } from './support/chromium'
@@ -105,6 +108,9 @@ async function photoTime(page: Page): Promise<number> {
  */
 async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: number }> {
   const { file } = await madeRadiograph({ seed: 3, width: 3125 })
+  // From the disk, as whoever chooses one has it.
+  const onDisk = join(mkdtempSync(join(tmpdir(), 'crescent-bench-')), file.name)
+  writeFileSync(onDisk, file.buffer)
   await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Radiograph' }).click()
   // The picture is there when what is drawn on the screen is no longer what was.
   const painted = (since: number, before: number | null) =>
@@ -132,7 +138,7 @@ async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: n
         ...{ once: true, capture: true },
       }),
     )
-    await open.setInputFiles(file)
+    await open.setInputFiles(onDisk)
     const at = await page.evaluate(() => Number(document.body.dataset['chosenAt']))
     const [drawn, first] = await painted(at, null)
     const asked = await dialog.getByRole('button', { name: 'Bone', exact: true }).evaluate((button) => {
@@ -145,6 +151,7 @@ async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: n
     await dialog.getByRole('button', { name: 'Done' }).click()
     await page.getByRole('button', { name: 'Another radiograph' }).click()
   }
+  rmSync(dirname(onDisk), { recursive: true })
   const middle = (key: 'drawn' | 'windowed') => times.map((one) => one[key]).sort((a, b) => a - b)[2]!
   return { drawn: middle('drawn'), windowed: middle('windowed') }
 }

@@ -20,7 +20,7 @@ export const radiograph: HelpTopic = {
       text: 'What is usual is told from memory, for an ordinary riding horse. The other foot, and the same foot before, count for more. ± says what half a millimetre of error at each place makes of a figure: a difference smaller than that is none.',
     },
     {
-      text: 'When you are done it is kept with the visit as it is shown, with its places and its scale, and nothing of what the file says of patient and owner. Radiographs of this foot stand side by side below, with what has changed since the first.',
+      text: 'When you are done it is kept with the visit as it is shown, with its places and its scale, and nothing of what the file says of patient and owner unless you tick it. Radiographs of this foot stand side by side below, with what has changed since the first.',
     },
     {
       text: 'The plan takes what the sole allows and lets the shoe bring the rest. The rasp stops at the sole’s own mark, whatever the picture says. It goes to the shoe only with what was agreed with the vet, which is kept with the visit.',

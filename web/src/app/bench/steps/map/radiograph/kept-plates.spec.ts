@@ -22,13 +22,14 @@ const reader = {
     if (what === 'keep') packed++
     if (what === 'keep') return Promise.resolve({ ok: true, file: '/9j/AA==', width: WIDE / 2, height: 500 })
     return Promise.resolve({
-      ...{ ok: true, width: WIDE, height: 1000, inverted: false, told: [] },
+      ...{ ok: true, width: WIDE, height: 1000, inverted: false, told },
       ...{ windows: { usual: window, whole: window }, scale: { by: 'calibrated', mmPerPixel: 0.1 } },
     })
   },
 }
 let stored: StoredPicture[]
 let packed: number
+let told: { label: string; text: string }[]
 let refuses: boolean
 const api = {
   pictures: () =>
@@ -62,6 +63,7 @@ beforeEach(() => {
   stored = []
   refuses = false
   packed = 0
+  told = []
   TestBed.configureTestingModule({
     providers: [...STORE, { provide: PlateReader, useValue: reader }, { provide: Api, useValue: api }],
   })
@@ -122,6 +124,18 @@ describe('radiographs that stay with the visit', () => {
     await kept.keep()
     expect(stored).toHaveLength(1)
     expect(kept.state()).toBe('kept')
+  })
+
+  it('is called by what its file says of whose it is only where that is wanted', async () => {
+    told = [{ label: 'Patient', text: 'Bramble' }]
+    await opened()
+    radiograph.set('T', [600, 400])
+    await kept.keep()
+    expect(stored[0]!.name).toBe('Lateral radiograph')
+    radiograph.change((plate) => ({ ...plate, named: true }))
+    expect(kept.state()).toBe('')
+    await kept.keep()
+    expect(stored[0]!.name).toBe('a.dcm, Bramble')
   })
 
   it('one to practise on is not kept', async () => {

@@ -2,7 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core'
 import type { ListedPicture } from '@crescent/core'
 import type { KeptJpeg } from '../../../../common/kept-jpeg'
 import { KeptPictures, type KeptFoot } from '../pictures/kept-pictures'
-import { markedAlike, marksKept, type Plate } from './plate'
+import { keptName, markedAlike, marksKept, type Plate } from './plate'
 import { Radiograph } from './radiograph'
 
 /** Radiographs that stay with the visits of the horse on the Bench. */
@@ -60,9 +60,8 @@ export class KeptPlates {
     if (!packed) return
     // Another visit's stays with that visit: what is marked anew now is this one's.
     const before = plate.kept?.visitId === foot.visitId ? plate.kept : undefined
-    const { name } = plate
     const stored = await this.pictures.put(
-      { kind: 'radiograph', name, ...packed, ...marksKept(plate, packed.width) },
+      { kind: 'radiograph', name: keptName(plate), ...packed, ...marksKept(plate, packed.width) },
       foot,
       before,
     )

@@ -153,6 +153,7 @@ export class PlateDialog {
     this.radiograph.change((plate) => ({ ...plate, marker: { ...plate.marker, [end]: at } }))
   }
 
+  protected nameIt = (named: boolean): void => this.radiograph.change((plate) => ({ ...plate, named }))
   protected undo = (): void => this.radiograph.change(takenBack)
   protected leaveOut = (key: RadiographPointKey): void =>
     this.radiograph.change((plate) => ({

@@ -42,6 +42,8 @@ export interface Plate {
   marker: Partial<Record<MarkerEnd, Vec>> & { long?: number | undefined }
   /** As it is stored, where it is. */
   kept: KeptAs | undefined
+  /** What its file says of patient and owner is wanted with it, and so is the file's name. */
+  named: boolean
 }
 
 /** A plate as it is when it was just opened: nothing marked, and no scale taken for granted. */
@@ -55,6 +57,7 @@ export const freshPlate = (name: string, source: Plate['source'], opened: Opened
     scaleBy: undefined,
     marker: {},
     kept: undefined,
+    named: false,
   },
 })
 
@@ -144,7 +147,13 @@ export function scaleSaid({ by, magnification }: FileScale): string {
 
 /** Whether the same is marked on both, at the same scale; how bright they are shown does not matter. */
 export const markedAlike = (a: Plate, b: Plate): boolean =>
-  a.points === b.points && a.scaleBy === b.scaleBy && a.marker === b.marker
+  a.points === b.points && a.scaleBy === b.scaleBy && a.marker === b.marker && a.named === b.named
+
+/** What it is called once it is kept: what its file says of whose it is stays out unless it is wanted. */
+export function keptName({ named, kept, name, opened }: Plate): string {
+  if (named) return [name, ...opened.told.map(({ text }) => text)].join(', ')
+  return kept?.file === undefined ? 'Lateral radiograph' : name
+}
 
 /** What is stored of a plate whose picture is kept `width` pixels wide: places and scale go with it. */
 export function marksKept(
