@@ -95,7 +95,7 @@ try {
   })
   await shoot('bench-photographs', WIDE, 'light', async (page) => {
     await bench('Buttercup')(page)
-    await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+    await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' }).click()
     await page.getByRole('button', { name: 'Lay over each other' }).click()
     await page.getByRole('radio', { name: 'Side by side' }).click()
     await page.getByTestId('over-words').waitFor()

@@ -107,7 +107,7 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   await page.locator('summary', { hasText: 'Apex and widest part' }).click()
   const frog = parseLength(await field(page, 'frogApex').inputValue(), 'in')
   expect(Math.abs((frog.ok ? frog.mm : 0) - truth.foot.length / 2)).toBeLessThan(truth.foot.length / 15)
-  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' }).click()
   await expect(page.getByRole('button', { name: /^Sole, / })).toHaveCount(1)
 })
 
@@ -227,7 +227,7 @@ test('a photograph of slide tracks turns the slide shoe: the line of travel, the
   await expect(field(page, 'mod.slide-shoe.turn')).toHaveValue('')
   // The photograph stays with the visit, with both lines and the angle between them.
   await page.getByRole('tab', { name: 'Map' }).click()
-  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' }).click()
+  await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' }).click()
   await page.getByRole('button', { name: /^Tracks, / }).click()
   await expect(page.getByRole('dialog').getByTestId('read-off')).toContainText('Between the two 5°')
 })

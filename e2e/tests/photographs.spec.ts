@@ -20,7 +20,7 @@ async function fromTheSide(name: string, shade: string) {
   return { name, mimeType: 'image/jpeg', buffer: await sharp(Buffer.from(svg)).jpeg().toBuffer() }
 }
 const view = (page: Page) =>
-  page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photographs' })
+  page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' })
 
 test('photographs of a foot: kept at once, drawn on, measured, laid over each other, erased', async ({
   page,

@@ -6,7 +6,6 @@ import { FileButton } from '../../../../common/file-button'
 import { OneOf } from '../../../../common/one-of'
 import { Tells } from '../../../../common/tells'
 import { shortDay } from '../../../../common/today'
-import { Desk } from '../../../desk'
 import { PhotoTracer } from '../photo/photo-tracer'
 import { packPhotograph, PHOTOGRAPH_FILES } from '../photo/pack-photograph'
 import { KeptPictures } from './kept-pictures'
@@ -25,7 +24,6 @@ import { PicturesOver } from './pictures-over'
 })
 export class BenchPhotographs {
   protected readonly kept = inject(KeptPictures)
-  protected readonly desk = inject(Desk)
   private readonly tracer = inject(PhotoTracer)
   private readonly dialogs = inject(Dialogs)
   private readonly tells = inject(Tells)
@@ -65,15 +63,16 @@ export class BenchPhotographs {
   /** Kept at once: what is drawn on it can wait. */
   protected async take(file: File): Promise<void> {
     if (this.busy()) return
+    // Of this foot and this kind, whichever is chosen by the time it is packed.
+    const [foot, kind] = [this.kept.foot(), this.kind()]
     this.busy.set(true)
     this.failure.set('')
     const packed = await packPhotograph(this.tracer, file)
     if (!packed.ok) this.failure.set(packed.problem)
     else {
       const { file: jpeg, width, height } = packed
-      const stored = await this.kept.put({
-        ...{ file: jpeg, width, height, kind: this.kind(), name: file.name, mmPerPixel: null, marks: {} },
-      })
+      const picture = { file: jpeg, width, height, kind, name: file.name, mmPerPixel: null, marks: {} }
+      const stored = await this.kept.put(picture, foot)
       if (stored) void this.tells.done('The photograph is kept with this visit.')
     }
     this.busy.set(false)

@@ -11,7 +11,6 @@ import { Api } from '../../../../state/api'
 import { benchActions } from '../../../../state/bench/bench.feature'
 import { nothingResizes } from '../../../../testing/resizing'
 import { PAGE, show, STORE } from '../../../../testing/samples'
-import { Desk } from '../../../desk'
 import { PhotoTracer } from '../photo/photo-tracer'
 import { BenchPhotographs } from './bench-photographs'
 import { KeptPictures } from './kept-pictures'
@@ -74,7 +73,6 @@ beforeEach(() => {
       ...STORE,
       { provide: Api, useValue: api },
       { provide: Tells, useValue: { warn: warned, done: () => Promise.resolve() } },
-      { provide: Desk, useValue: {} },
       { provide: MAT_DIALOG_DATA, useFactory: () => data },
       {
         provide: MatDialogRef,
@@ -115,6 +113,19 @@ describe('photographs of the foot', () => {
       'front',
     ])
     expect(view.element.querySelector('img')!.getAttribute('src')).toContain('/thumbnail?version=1')
+  })
+
+  it('are of the foot and the kind that were chosen when they were taken', async () => {
+    let go = (_answer: unknown): void => undefined
+    answers['keep'] = new Promise((resolve) => (go = resolve))
+    const view = await show(BenchPhotographs)
+    const packing = () => expect(view.text()).toContain('Packing the photograph')
+    await give(view.element, new File([png], 'a.png'), packing)
+    TestBed.inject(Store).dispatch(benchActions.chooseSide({ side: 'RF' }))
+    await view.press('Wear')
+    go({ ok: true, file: '/9j/CC==', width: 10, height: 20 })
+    await vi.waitFor(() => expect(stored).toHaveLength(1))
+    expect(stored[0]).toMatchObject({ side: 'LF', kind: 'sole' })
   })
 
   it('what is none, and what cannot be kept, is said', async () => {

@@ -3,7 +3,7 @@ import type { BenchView } from '../../../bench-step'
 /** Photographs of the foot over its visits. */
 export const PHOTOGRAPHS_VIEW: BenchView = {
   key: 'photographs',
-  label: 'Photographs',
+  label: 'Photos',
   flow: true,
   heavy: true,
   drawing: () => import('./bench-photographs').then((m) => m.BenchPhotographs),
