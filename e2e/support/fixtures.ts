@@ -31,6 +31,15 @@ export { expect }
 /** Types into a field over what stood there, key by key as a hand does. */
 export async function typeOver(field: Locator, text: string): Promise<void> {
   await expect(field).toBeVisible()
+  // A dialog takes the focus once it stands: what is typed before that would go to whatever it gives it to.
+  await expect
+    .poll(() =>
+      field.evaluate((input) => {
+        const dialog = input.closest('mat-dialog-container')
+        return !dialog || dialog.contains(document.activeElement)
+      }),
+    )
+    .toBe(true)
   // A label that still rests in an empty field would catch a click; it hands the focus on, as here.
   await field.focus()
   await field.press('ControlOrMeta+a')
