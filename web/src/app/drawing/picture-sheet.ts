@@ -13,6 +13,7 @@ import {
   viewChild,
 } from '@angular/core'
 import type { Vec } from '@crescent/core'
+import { circle, drawLoupe, drawPart, LARGER } from './picture-canvas'
 
 /** A place on a picture that can be taken hold of, pixels of the picture. */
 export interface PictureMark {
@@ -48,8 +49,7 @@ const SHAKE = 2
 const NEAR = 20
 /** How wide half a mark is on the screen, pixels. */
 const MARK = 7
-/** How much larger the magnifier shows what is under the finger, and how wide it is as a share of the picture. */
-const LARGER = 3
+/** How wide half the magnifier is as a share of the picture. */
 const WIDE = 0.15
 /** One arrow key moves by this share of the picture; with shift by eight times that. */
 const STEP = 1 / 900
@@ -231,47 +231,19 @@ export class PictureSheet {
   private readonly larger = viewChild<ElementRef<HTMLCanvasElement>>('larger')
 
   constructor() {
-    effect(() => this.drawBelow())
-    effect(() => this.drawLarger())
+    effect(() => {
+      const [bitmap, canvas] = [this.bitmap(), this.below()?.nativeElement]
+      if (bitmap && canvas) drawPart(canvas, bitmap, this.shown(), this.size().width)
+    })
+    effect(() => {
+      const [bitmap, canvas, loupe] = [this.bitmap(), this.larger()?.nativeElement, this.loupe()]
+      if (!bitmap || !canvas || !loupe) return
+      const finest = (2 * this.wide()) / this.shown().width
+      drawLoupe(canvas, bitmap, this.shown(), this.size().width, loupe, finest)
+    })
     const look = new ResizeObserver(([entry]) => this.wide.set(Math.max(120, entry!.contentRect.width)))
     afterNextRender(() => look.observe(this.sheet().nativeElement))
     inject(DestroyRef).onDestroy(() => look.disconnect())
-  }
-
-  /** The part that is looked at, as the canvas under the marks shows it. */
-  private drawBelow(): void {
-    const [bitmap, canvas] = [this.bitmap(), this.below()?.nativeElement]
-    if (!bitmap || !canvas) return
-    const { x, y, width, height } = this.shown()
-    const by = bitmap.width / this.size().width
-    canvas.width = Math.round(width * by)
-    canvas.height = Math.round(height * by)
-    canvas
-      .getContext('2d')
-      ?.drawImage(bitmap, x * by, y * by, width * by, height * by, 0, 0, canvas.width, canvas.height)
-  }
-
-  /** What the magnifier shows of it, on a canvas of its own. */
-  private drawLarger(): void {
-    const [bitmap, canvas, loupe] = [this.bitmap(), this.larger()?.nativeElement, this.loupe()]
-    if (!bitmap || !canvas || !loupe) return
-    const { x: left, y: top, width, height } = this.shown()
-    const by = bitmap.width / this.size().width
-    // As fine as the screen: finer is not seen, and takes long to clear.
-    const fine = Math.min(by, (2 * this.wide()) / width)
-    canvas.width = Math.round(width * fine)
-    canvas.height = Math.round(height * fine)
-    const context = canvas.getContext('2d')
-    if (!context) return
-    const { x, y, r, at } = loupe
-    const part = r / LARGER
-    context.clip(new Path2D(circle((x - left) * fine, (y - top) * fine, r * fine)))
-    context.fillRect(0, 0, canvas.width, canvas.height)
-    context.drawImage(
-      bitmap,
-      ...([(at[0] - part) * by, (at[1] - part) * by, 2 * part * by, 2 * part * by] as const),
-      ...([(x - left - r) * fine, (y - top - r) * fine, 2 * r * fine, 2 * r * fine] as const),
-    )
   }
 
   protected cross([x, y]: Vec): string {
@@ -400,7 +372,3 @@ function step({ key, shiftKey }: KeyboardEvent): Vec | undefined {
   }
   return ways[key]
 }
-
-/** A circle as a path. */
-const circle = (x: number, y: number, r: number): string =>
-  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`
