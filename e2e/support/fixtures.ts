@@ -32,11 +32,15 @@ export { expect }
 export async function typeOver(field: Locator, text: string): Promise<void> {
   await expect(field).toBeVisible()
   // A dialog takes the focus once it stands: what is typed before that would go to whatever it gives it to.
+  // Later nothing may have it: a button that went once it was pressed, a click beside the dialog.
   await expect
     .poll(() =>
       field.evaluate((input) => {
         const dialog = input.closest('mat-dialog-container')
-        return !dialog || dialog.contains(document.activeElement)
+        const stands =
+          dialog?.classList.contains('mdc-dialog--open') && !dialog.classList.contains('mdc-dialog--opening')
+        const { activeElement, body } = document
+        return !dialog || dialog.contains(activeElement) || (stands && activeElement === body)
       }),
     )
     .toBe(true)
