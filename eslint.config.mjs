@@ -14,6 +14,7 @@ const CORE_DOORS = [
   'text',
   'solid',
   'anvil',
+  'going',
   'photographs',
   'photo-tracing',
   'radiographs',

@@ -26,6 +26,7 @@ export const HOUSE = [
       'plan',
       'made-up',
       'views',
+      'going',
       'look',
       'advice',
       'sizes',

@@ -17,6 +17,7 @@ import { photographRoutes } from './photographs/routes'
 import { pictureRoutes } from './pictures/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
+import { goingRoutes } from './going/routes'
 import { radiographRoutes } from './radiographs/routes'
 import { roundRoutes } from './round/routes'
 import { safekeepingRoutes } from './safekeeping/routes'
@@ -45,6 +46,7 @@ export const routes: readonly Route[] = [
   ...drawnRoutes,
   ...sheetRoutes,
   ...calendarRoutes,
+  ...goingRoutes,
   ...radiographRoutes,
   ...nailRoutes,
   ...sizeRoutes,
