@@ -44,6 +44,7 @@ practice.db.transaction(() => {
       breakoverSchool: 'perimeter',
       animal: 'horse',
       cycleWeeks: 6,
+      bodyWeight: null,
       archived: false,
       ...text,
     })

@@ -99,6 +99,7 @@ export function addHorse(practice: Practice, name = 'Tansy') {
     living: '',
     place: '',
     cycleWeeks: 6,
+    bodyWeight: null,
     breakoverSchool: 'perimeter',
     notes: '',
     archived: false,

@@ -24,7 +24,11 @@ const PASTERN_LONG = 1.2
  *
  * @param pastern length from the coffin joint to the fetlock, mm, where it was measured
  */
-export function fetlockChange(plan: Plan, going: Going, pastern?: number): FetlockChange {
+export function fetlockChange(
+  plan: Plan,
+  going: Pick<Going, 'tilt' | 'onFloor'>,
+  pastern?: number,
+): FetlockChange {
   const { foot, balance } = plan
   const hoof = pitchOf(plan) - going.tilt.foreAft - going.onFloor.foreAft
   const long = pastern ?? foot.dorsalLength * PASTERN_LONG

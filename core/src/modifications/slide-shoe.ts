@@ -107,7 +107,7 @@ export const slideShoe = modificationOf({
   label: 'Slide shoe',
   purpose:
     'Runs on over the ground: even on both sides, heels narrow and open so that dirt leaves between them.',
-  brings: ['long heels'],
+  brings: ['long heels', 'sliding'],
   fields,
   excludes: {
     'egg-bar': 'A slide shoe is open behind: dirt must leave between its heels',

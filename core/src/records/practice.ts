@@ -1,3 +1,4 @@
+import { BODY_WEIGHT } from '../terms/loads'
 import { FOOT_WORKS } from '../terms/work'
 import * as z from 'zod'
 import { daySchema, idSchema, lineSchema, stored, textSchema } from './common'
@@ -34,6 +35,13 @@ export const horseSchema = z
       .min(2, 'A cycle lasts 2 to 16 weeks')
       .max(16, 'A cycle lasts 2 to 16 weeks')
       .default(7),
+    /** What it weighs, kg: for the load on its feet. */
+    bodyWeight: z
+      .number()
+      .min(BODY_WEIGHT.range[0], 'A horse weighs 80 to 1400 kg')
+      .max(BODY_WEIGHT.range[1], 'A horse weighs 80 to 1400 kg')
+      .nullable()
+      .default(null),
     /** The school of breakover used for this horse; a foot may have its own. */
     breakoverSchool: breakoverSchoolSchema.default('perimeter'),
     notes: textSchema.default(''),

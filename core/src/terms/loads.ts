@@ -15,8 +15,11 @@ export const LOAD_MOMENTS = [
 export type LoadMoment = (typeof LOAD_MOMENTS)[number]
 export type LoadMomentKey = LoadMoment['key']
 
-/** What a horse may weigh, kg, and what is taken where nobody has said. */
-export const BODY_WEIGHT = { range: [80, 1_400], usual: 500 } as const
+/** What a horse may weigh, kg, and what is taken where nobody has said (from memory). */
+export const BODY_WEIGHT = {
+  range: [80, 1_400],
+  usual: { horse: 500, 'heavy horse': 800, pony: 300, mule: 350 },
+} as const
 
 /** Newtons for each kilogram: standard gravity, 9.80665 m/s2 (CGPM, 1901). */
 export const GRAVITY = 9.80665

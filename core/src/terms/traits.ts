@@ -16,3 +16,4 @@ export type Trait =
   | 'light shoe'
   | 'heavy shoe'
   | 'long cycle'
+  | 'sliding'

@@ -3,6 +3,19 @@ import type { LengthUnit } from './length'
 /** Grams in an avoirdupois ounce, exactly (international yard and pound agreement, 1959). */
 export const GRAMS_PER_OUNCE = 28.349523125
 
+/** Kilograms in an avoirdupois pound, exactly (international yard and pound agreement, 1959). */
+export const KG_PER_POUND = 0.45359237
+
+/** What whole animals are weighed in: pounds beside inches, kilograms beside millimetres. */
+export const heavyUnit = (unit: LengthUnit): 'kg' | 'lb' => (unit === 'mm' ? 'kg' : 'lb')
+
+/** How many of that unit so many kilograms are. */
+export const inHeavyUnit = (kg: number, unit: LengthUnit): number => (unit === 'mm' ? kg : kg / KG_PER_POUND)
+
+/** Kilograms from what was typed in that unit. */
+export const fromHeavyUnit = (value: number, unit: LengthUnit): number =>
+  unit === 'mm' ? value : value * KG_PER_POUND
+
 /** Writes a weight as the workshop reads it: ounces beside inches, grams beside millimetres. */
 export function formatWeight(grams: number, unit: LengthUnit): string {
   if (unit === 'mm') return `${Math.round(grams)} g`

@@ -63,6 +63,7 @@ export const demoSchema = z.object({
       living: z.string(),
       place: z.string(),
       cycleWeeks: z.number(),
+      bodyWeight: z.number().nullable().default(null),
       /** Days since the last visit. */
       lastDays: z.number(),
       notes: z.string(),

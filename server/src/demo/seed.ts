@@ -38,12 +38,12 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date, sizesCsv =
 
 function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
   const horseId = idFor('horse', horse.name)
-  const { name, animal, work, going, living, place, cycleWeeks, notes } = horse
+  const { name, animal, work, going, living, place, cycleWeeks, bodyWeight, notes } = horse
   practice.horses.put({
     id: horseId,
     version: 0,
     ownerId: idFor('owner', horse.owner),
-    ...{ name, animal, work, going, living, place, cycleWeeks, notes },
+    ...{ name, animal, work, going, living, place, cycleWeeks, bodyWeight, notes },
     breakoverSchool: horse.look?.vet?.diagnosis === 'founder' ? 'radiographic' : 'perimeter',
     archived: false,
   })

@@ -35,6 +35,7 @@ export function horses(db: Db) {
       living: 'plain',
       place: 'plain',
       cycleWeeks: 'plain',
+      bodyWeight: 'plain',
       breakoverSchool: 'plain',
       notes: 'plain',
       archived: 'flag',

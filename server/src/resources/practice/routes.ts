@@ -72,6 +72,7 @@ function addFirst(practice: Practice, { name, owner }: { name: string; owner: st
     going: '',
     living: '',
     cycleWeeks: 7,
+    bodyWeight: null,
     breakoverSchool: 'perimeter',
   }).id
 }

@@ -24,6 +24,7 @@ const HORSE: Horse = {
   living: '',
   place: '',
   cycleWeeks: 7,
+  bodyWeight: null,
   breakoverSchool: 'thirds',
   notes: '',
   archived: false,

@@ -14,10 +14,15 @@ import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/for
 import { MatInput } from '@angular/material/input'
 import { MatOption, MatSelect } from '@angular/material/select'
 import {
+  BODY_WEIGHT,
   BREAKOVER_SCHOOLS,
+  fromHeavyUnit,
+  heavyUnit,
+  inHeavyUnit,
   type Animal,
   type BreakoverSchoolName,
   type Horse,
+  type LengthUnit,
   type Owner,
 } from '@crescent/core'
 import { Actions, ofType } from '@ngrx/effects'
@@ -25,6 +30,7 @@ import { Store } from '@ngrx/store'
 import { Api } from '../state/api'
 import { recordsActions } from '../state/records/records.feature'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
+import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
 
 const NEW_OWNER = 'new'
@@ -131,6 +137,14 @@ const NEW_OWNER = 'new'
               <mat-error>A cycle lasts 2 to 16 whole weeks</mat-error>
             }
           </mat-form-field>
+          <mat-form-field>
+            <mat-label>Weighs, {{ heavy }}</mat-label>
+            <input matInput type="number" formControlName="weighs" [min]="least" [max]="most" />
+            <mat-hint>for the load on its feet; may stay empty</mat-hint>
+            @if (form.controls.weighs.invalid) {
+              <mat-error>It lies between {{ least }} and {{ most }} {{ heavy }}</mat-error>
+            }
+          </mat-form-field>
         </div>
         <mat-form-field>
           <mat-label>Notes</mat-label>
@@ -177,6 +191,13 @@ export class HorseDialog {
   private readonly horseId = this.data.horse?.id ?? crypto.randomUUID()
   private readonly newOwnerId = crypto.randomUUID()
 
+  private readonly unit = inject(FigureText).style().unit
+  protected readonly heavy = heavyUnit(this.unit)
+  protected readonly least = Math.round(inHeavyUnit(BODY_WEIGHT.range[0], this.unit))
+  protected readonly most = Math.round(inHeavyUnit(BODY_WEIGHT.range[1], this.unit))
+  /** As it is shown: what nobody touches is kept to the digit. */
+  private readonly weighed = shownWeight(this.data.horse?.bodyWeight ?? null, this.unit)
+
   protected readonly form = new FormGroup({
     name: text(this.data.horse?.name, Validators.required),
     animal: new FormControl<Animal>(this.data.horse?.animal ?? 'horse', { nonNullable: true }),
@@ -194,6 +215,7 @@ export class HorseDialog {
       nonNullable: true,
       validators: [Validators.required, Validators.min(2), Validators.max(16), Validators.pattern(/^\d+$/)],
     }),
+    weighs: new FormControl(this.weighed, [Validators.min(this.least), Validators.max(this.most)]),
     notes: text(this.data.horse?.notes),
   })
 
@@ -237,16 +259,28 @@ export class HorseDialog {
   }
 
   private saveHorse(ownerId: string | null): void {
-    const { ownerName: _name, ownerPhone: _phone, ...figures } = this.form.getRawValue()
+    const { ownerName: _name, ownerPhone: _phone, weighs, ...figures } = this.form.getRawValue()
     const horse: Horse = {
       id: this.horseId,
       version: this.data.horse?.version ?? 0,
       archived: this.data.horse?.archived ?? false,
       ...figures,
       ownerId,
+      bodyWeight:
+        weighs === this.weighed ? (this.data.horse?.bodyWeight ?? null) : keptWeight(weighs, this.unit),
     }
     this.store.dispatch(recordsActions.saveHorse({ horse }))
   }
+}
+
+/** Whole pounds or kilograms. */
+const shownWeight = (kg: number | null, unit: LengthUnit): number | null =>
+  kg === null ? null : Math.round(inHeavyUnit(kg, unit))
+
+/** What was typed, in kilograms and within what is kept: a rounded bound of the field may lie a hair beyond. */
+function keptWeight(typed: number | null, unit: LengthUnit): number | null {
+  const [low, high] = BODY_WEIGHT.range
+  return typed === null ? null : Math.min(high, Math.max(low, fromHeavyUnit(typed, unit)))
 }
 
 const text = (value = '', validator?: typeof Validators.required): FormControl<string> =>

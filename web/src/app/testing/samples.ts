@@ -72,6 +72,7 @@ export const PAGE = {
     animal: 'pony',
     name: 'Fig',
     cycleWeeks: 7,
+    bodyWeight: null,
     breakoverSchool: 'perimeter',
   },
   owner: null,

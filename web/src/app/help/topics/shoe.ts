@@ -29,5 +29,9 @@ export const shoe: HelpTopic = {
       text: 'See it off the foot from either side, from the side, cut at any place, in the round, and against another pattern.',
       picture: word('crease'),
     },
+    {
+      text: 'Ground shows how it stands in sand, turf or mud: what sinks, by how much it tilts, who carries. Lay another design beside it on the same ground.',
+      picture: made('wide-toe'),
+    },
   ],
 }

@@ -29,6 +29,13 @@ export const SHOE: BenchStep = {
       flow: true,
       drawing: () => import('./bench-against').then((m) => m.BenchAgainst),
     },
+    {
+      key: 'going',
+      label: 'Ground',
+      flow: true,
+      heavy: true,
+      drawing: () => import('./going/bench-going').then((m) => m.BenchGoing),
+    },
     RADIOGRAPH_VIEW,
   ],
   beside: planSlip,

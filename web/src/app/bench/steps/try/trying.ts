@@ -118,7 +118,7 @@ export class Trying {
       // Looked at again after another step it is what it was, with the bends that were made.
       if (asked === this.answered) return
       if (!('target' in asked)) return untracked(() => this.settleOn(asked, asked))
-      void this.planner.plan(asked).then((tried) => {
+      void this.planner.ask(asked).then((tried) => {
         if (untracked(this.asked) === asked) this.settleOn(asked, tried)
       })
     })

@@ -1,0 +1,93 @@
+import { computed, inject, Injectable, signal } from '@angular/core'
+import { TEMPLATES, type Plan, type ShoeInput, type Vec } from '@crescent/core'
+import {
+  BODY_WEIGHT,
+  groundOf,
+  GROUND_RANGES,
+  loadMoment,
+  newtonsOn,
+  pointOf,
+  type GoingKey,
+  type Ground,
+  type LoadMomentKey,
+  type Packing,
+} from '@crescent/core/going'
+import { Desk } from '../../../desk'
+import { Shaping } from '../shaping'
+
+/** How soft packing is that sets in the foot, N/mm3 (an assumption, from memory). */
+const PACKED = 0.07
+
+/** Another design to look at beside the one on the Bench. */
+export interface OtherDesign {
+  key: string
+  label: string
+  shoe: ShoeInput
+}
+
+/** What the two designs stand on and under: chosen once for both. */
+@Injectable()
+export class Grounds {
+  private readonly desk = inject(Desk)
+  private readonly shaping = inject(Shaping)
+
+  readonly kind = signal<GoingKey>('sand arena')
+  /** Stiffness and edge typed instead of the going's. */
+  readonly own = signal<Partial<Ground>>({})
+  readonly moment = signal<LoadMomentKey>('trot')
+  /** Where the load was put by hand. */
+  readonly at = signal<Vec | undefined>(undefined)
+  readonly typedKg = signal<number | undefined>(undefined)
+  readonly pastern = signal<number | undefined>(undefined)
+  readonly packed = signal<{ mine: Packing['covers'] | 'none'; theirs: Packing['covers'] | 'none' }>({
+    mine: 'none',
+    theirs: 'none',
+  })
+  readonly otherKey = signal('')
+
+  readonly ground = computed((): Ground => ({ ...groundOf(this.kind()), ...this.own() }))
+  readonly kg = computed(() => this.typedKg() ?? this.knownKg() ?? this.usualKg())
+  /** As it stands in the horse's record. */
+  readonly knownKg = computed(() => this.desk.page()?.horse.bodyWeight ?? undefined)
+  readonly usualKg = computed(() => BODY_WEIGHT.usual[this.desk.page()?.horse.animal ?? 'horse'])
+  readonly newtons = computed(() => newtonsOn(this.kg(), this.desk.side(), loadMoment(this.moment())))
+
+  /** Where the load stands under a shoe: where a hand put it, else where the moment of the stride has it. */
+  point = (plan: Plan): Vec => this.at() ?? pointOf(plan, loadMoment(this.moment()))
+
+  packing(whose: 'mine' | 'theirs'): Packing | undefined {
+    const covers = this.packed()[whose]
+    return covers === 'none' ? undefined : { covers, stiffness: PACKED }
+  }
+
+  /** Patterns of this pair of feet, and designs to begin from on the bar that lies on the Bench. */
+  readonly others = computed((): OtherDesign[] => {
+    const draft = this.desk.draft()
+    if (!draft) return []
+    const patterns = this.shaping
+      .patterns()
+      .map(({ id, side, name, shoe }): OtherDesign => ({ key: id, label: `${side} · ${name}`, shoe }))
+    const designs = TEMPLATES.map(({ key, label, shoe }): OtherDesign => ({
+      key,
+      label,
+      shoe: { ...draft.shoe, ...shoe, section: shoe.section ?? draft.shoe.section },
+    }))
+    return [...designs, ...patterns]
+  })
+  readonly other = computed(() => this.others().find(({ key }) => key === this.otherKey()))
+
+  /** What is wrong with the figures typed here; nothing where all can be. */
+  readonly problems = computed((): Partial<Record<'stiffness' | 'edge' | 'kg', string>> => {
+    const [kg, { stiffness, edge }] = [this.kg(), this.ground()]
+    const out = (value: number, [low, high]: readonly [number, number]) => value < low || value > high
+    const range = ([low, high]: readonly [number, number]) => `from ${low} to ${high}`
+    return {
+      ...(stiffness !== Infinity &&
+        out(stiffness, GROUND_RANGES.stiffness) && {
+          stiffness: `Stiffness: ${range(GROUND_RANGES.stiffness)}`,
+        }),
+      ...(out(edge, GROUND_RANGES.edge) && { edge: `Edge: ${range(GROUND_RANGES.edge)}` }),
+      ...(out(kg, BODY_WEIGHT.range) && { kg: 'weight' }),
+    }
+  })
+}

@@ -1,0 +1,35 @@
+import { modification, type Plan, type ShoeInput } from '@crescent/core'
+import type { Slip } from '@crescent/core/going'
+
+/** A modification that makes a shoe slide. */
+const slides = (kind: string): boolean => modification(kind)?.brings?.includes('sliding') ?? false
+
+export const isSlider = (shoe: ShoeInput | undefined): boolean =>
+  shoe?.modifications?.some(({ kind }) => slides(kind)) ?? false
+
+/** Shares nearer to each other than this are alike. */
+const ALIKE = 0.02
+
+/** Which of two designs is the slicker, by the ground their edges push ahead of them. */
+export function slickerOf(mine: Slip, theirs: Slip, theirName: string): string {
+  const share = theirs.ploughed / mine.ploughed
+  if (!Number.isFinite(share) || Math.abs(share - 1) < ALIKE) return 'Both are alike slick on this ground.'
+  const [name, by] = share > 1 ? (['This shoe', 1 - 1 / share] as const) : ([theirName, 1 - share] as const)
+  return `${name} is the slicker: it pushes ${Math.round(by * 100)} % less ground ahead of it.`
+}
+
+/** How far a shoe that slides may be turned under the foot, and how the last one was. */
+export function turnWords(modifications: Plan['modifications'], last: ShoeInput | undefined): string[] {
+  const turn = modifications.find(({ kind }) => slides(kind))?.ranges['turn']
+  const before = last?.modifications?.find(({ kind }) => slides(kind))?.['turn']
+  return [
+    ...(turn
+      ? [
+          `This shoe may be turned by up to ${turn[1].toFixed(1)}° to either side before the foot is uncovered.`,
+        ]
+      : []),
+    ...(typeof before === 'number'
+      ? [`The last one was turned by ${before.toFixed(1)}°: its tracks tell whether that was right.`]
+      : []),
+  ]
+}
