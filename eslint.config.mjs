@@ -15,6 +15,7 @@ const CORE_DOORS = [
   'solid',
   'anvil',
   'going',
+  'courses',
   'photographs',
   'photo-tracing',
   'radiographs',

@@ -29,6 +29,7 @@ export const HOUSE = [
       'going',
       'look',
       'advice',
+      'courses',
       'sizes',
       'fitting',
       'sheets',

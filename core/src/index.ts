@@ -34,6 +34,7 @@ export { widestKnown, type Balance, type HeelSupport } from './foot/balance/bala
 export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
 export { BREAKOVER_SCHOOLS } from './foot/balance/schools/index'
+export { addDays, DAY_RANGE, daysBetween } from './terms/days'
 export { BODY_WEIGHT } from './terms/loads'
 export * from './terms/choices'
 export { PLACES, placeNamed, type PlaceKey } from './terms/places'
@@ -170,6 +171,7 @@ export type {
   HorseSummary,
   Refusal,
   Round,
+  RoundStep,
   StoredPattern,
   VisitPage,
   FoundPattern,

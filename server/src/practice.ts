@@ -1,4 +1,5 @@
 import { facts } from './resources/practice/table'
+import { courses } from './resources/courses/table'
 import { footRecords } from './resources/foot-records/table'
 import { horses } from './resources/horses/table'
 import { looks } from './resources/looks/table'
@@ -26,6 +27,7 @@ export interface Practice {
   sizes: ReturnType<typeof sizes>
   tries: ReturnType<typeof tries>
   jobs: ReturnType<typeof jobs>
+  courses: ReturnType<typeof courses>
   pictures: ReturnType<typeof pictures>
   workshop: ReturnType<typeof workshop>
 }
@@ -47,6 +49,7 @@ export function practiceOn(db: Db): Practice {
     sizes: sizes(db),
     tries: tries(db),
     jobs: jobs(db),
+    courses: courses(db),
     pictures: pictures(db),
     workshop: workshop(db),
   }

@@ -1,6 +1,7 @@
 import * as z from 'zod'
 import { FOOT_WORKS } from '../terms/work'
 import { SIDES } from '../terms/sides'
+import { COURSE_KEYS, DOERS } from '../terms/courses'
 import { daySchema, idSchema } from './common'
 import { lookSchema } from './look'
 import {
@@ -14,6 +15,7 @@ import {
 } from './practice'
 import { learnedCutSchema } from './job'
 import { usualShoeSchema } from './practice-facts'
+import { toldSchema } from './told'
 import { snapshotSchema, type Snapshot } from './snapshot'
 
 const count = z.number().int().min(0)
@@ -49,6 +51,24 @@ export const horsePageSchema = z
   })
   .strict()
 
+/** A step of a course with whose it is. */
+export const roundStepSchema = z
+  .object({
+    id: idSchema,
+    courseId: idSchema,
+    horseId: idSchema,
+    horse: z.string(),
+    place: z.string(),
+    side: z.enum(SIDES),
+    kind: z.enum(COURSE_KEYS),
+    date: daySchema,
+    who: z.enum(DOERS),
+    label: toldSchema,
+    text: toldSchema,
+    changed: z.string().describe('when the course was stored last'),
+  })
+  .strict()
+
 /** What the day holds. */
 export const roundSchema = z
   .object({
@@ -73,6 +93,9 @@ export const roundSchema = z
           .strict(),
       )
       .describe('visited on the day, or begun before and still open'),
+    steps: z
+      .array(roundStepSchema)
+      .describe('steps of courses that are overdue, or due within the week from the day; the earliest first'),
     counts: z
       .object({ horses: count, patterns: count, overdue: count, due: count })
       .strict()
@@ -121,6 +144,7 @@ export const refusalSchema = z
 export type HorseSummary = z.infer<typeof horseSummarySchema>
 export type StoredPattern = z.infer<typeof storedPatternSchema>
 export type HorsePage = z.infer<typeof horsePageSchema>
+export type RoundStep = z.infer<typeof roundStepSchema>
 export type Round = z.infer<typeof roundSchema>
 export type FoundPattern = z.infer<typeof foundPatternSchema>
 export type VisitPage = z.infer<typeof visitPageSchema>

@@ -8,6 +8,7 @@ import type { Finding, FootLook } from '../records/look'
 import { workOf } from '../records/worn'
 import { findingKind } from '../terms/finding-kinds'
 import { placeNamed } from '../terms/places'
+import { addDays } from '../terms/days'
 import { SIDE_NAMES, SIDES, type Side } from '../terms/sides'
 import type { FootWork } from '../terms/work'
 import { adviceTitle } from '../advice/advise'
@@ -180,11 +181,4 @@ function agreed({ page }: SheetOf): Told[] {
       ),
     ...acknowledged.map(({ title, words }) => `${title}${words ? `: ${words}` : ''}`),
   ]
-}
-
-/** A day so many days later, both written 2026-11-29. */
-function addDays(date: string, days: number): string {
-  const at = new Date(`${date}T00:00:00Z`)
-  at.setUTCDate(at.getUTCDate() + days)
-  return at.toISOString().slice(0, 10)
 }

@@ -57,7 +57,7 @@ export function recordTable<T extends Stored>(
   db: Db,
   table: string,
   fields: Record<Exclude<keyof T & string, 'id' | 'version' | 'createdAt' | 'updatedAt'>, FieldKind>,
-  derived: Record<string, (record: T) => string> = {},
+  derived: Record<string, (record: T) => string | null> = {},
 ): RecordTable<T> {
   const kinds = Object.entries<FieldKind>(fields).map(([field, kind]) => [field, kind, snake(field)] as const)
   const columns = [

@@ -14,6 +14,7 @@ const TABLES = [
   'sizes',
   'tries',
   'jobs',
+  'courses',
   'pictures',
 ]
 

@@ -8,6 +8,7 @@ import type { Demo, DemoHorse } from './schema'
 import { seedSamples } from './samples'
 import { seedSizes } from './sizes'
 import { seedJob } from './jobs'
+import { seedCourses } from './courses'
 import { seedTries } from './tries'
 import { shoeOf } from './shoes'
 
@@ -31,6 +32,7 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date, sizesCsv =
       practice.owners.put({ ...owner, id: idFor('owner', key), version: 0, archived: false })
     }
     for (const horse of demo.horses) seedHorse(practice, horse, today)
+    seedCourses(practice, today)
     seedSamples(practice)
     seedSizes(practice, sizesCsv)
   })()

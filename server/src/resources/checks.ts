@@ -14,6 +14,7 @@ import {
   type Visit,
   type WorkshopRecord,
 } from '@crescent/core'
+import { courseProblems, type Course } from '@crescent/core/courses'
 
 /** A finished visit may lie so far ahead: two clocks seldom agree to the hour. */
 const AHEAD_DAYS = 2
@@ -33,6 +34,7 @@ export const CHECKS = {
     return read.ok ? [] : read.problems
   },
   size: (size: Size): Problem[] => checkSize(size, ''),
+  course: (course: Course): Problem[] => courseProblems(course),
   job: (job: Job): Problem[] => checkJob(job),
   look: (look: Look): Problem[] => lookProblems(look),
   workshop: ({ figures }: WorkshopRecord): Problem[] => checkWorkshop(resolveWorkshop(figures)),

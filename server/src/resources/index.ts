@@ -17,6 +17,7 @@ import { photographRoutes } from './photographs/routes'
 import { pictureRoutes } from './pictures/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
+import { courseRoutes } from './courses/routes'
 import { goingRoutes } from './going/routes'
 import { radiographRoutes } from './radiographs/routes'
 import { roundRoutes } from './round/routes'
@@ -46,6 +47,7 @@ export const routes: readonly Route[] = [
   ...drawnRoutes,
   ...sheetRoutes,
   ...calendarRoutes,
+  ...courseRoutes,
   ...goingRoutes,
   ...radiographRoutes,
   ...nailRoutes,

@@ -1,14 +1,26 @@
+import * as z from 'zod'
+import { DAY_RANGE, writeTold, type Told } from '@crescent/core'
+import { courseKind } from '@crescent/core/courses'
+import { read } from '../../http/door'
+import { STYLE_QUERY, styleFields, styleOf } from '../drawn/asked'
 import { writeCalendar } from '../../formats/calendar'
 import type { Route } from '../../http/route'
 
-/** The next visits, as calendars take them. */
+/** Steps of courses are written however far ahead they lie. */
+const LAST_DAY = DAY_RANGE[1]
+
+/** The next visits and the steps of courses, as calendars take them. */
 export const calendarRoutes: Route[] = [
   {
     method: 'get',
     path: '/calendar.ics',
-    summary: 'When each horse is due, as an iCalendar file: to keep, or to read again and again as a feed',
+    query: STYLE_QUERY,
+    summary:
+      'When each horse is due and what courses ask for, as an iCalendar file: to keep, or to read again and again as a feed',
     answer: { file: 'text/calendar' },
-    run: ({ practice, response }) => {
+    run: ({ practice, request, response }) => {
+      const style = styleOf(read(z.object(styleFields), request.query))
+      const written = (sentence: Told) => writeTold(sentence, style)
       const days = practice.horses
         .allDue()
         .map(({ id, name, due, ownerName, place, cycleWeeks, updatedAt }) => ({
@@ -19,10 +31,20 @@ export const calendarRoutes: Route[] = [
           notes: [ownerName, `every ${cycleWeeks} weeks`].filter(Boolean).join(', '),
           changed: new Date(updatedAt ?? 0),
         }))
+      const steps = practice.courses
+        .open(LAST_DAY)
+        .map(({ id, date, horse, side, kind, who, label, text, place, changed }) => ({
+          id,
+          date,
+          title: `${horse} ${side}: ${written(label)}`,
+          place,
+          notes: [`${courseKind(kind).label}, ${who}`, written(text)].filter(Boolean).join('. '),
+          changed: new Date(changed),
+        }))
       response
         .attachment('crescent.ics')
         .type('text/calendar; charset=utf-8')
-        .send(writeCalendar('Crescent: next visits', days))
+        .send(writeCalendar('Crescent: next visits', [...days, ...steps]))
     },
   },
 ]

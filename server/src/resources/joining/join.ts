@@ -27,6 +27,14 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
          WHERE pattern_id IN (SELECT id FROM patterns WHERE horse_id = ?)`,
       ).run(keptId, otherId)
       db.prepare('UPDATE patterns SET horse_id = ? WHERE horse_id = ?').run(keptId, otherId)
+      db.prepare('UPDATE courses SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
+        keptId,
+        otherId,
+      )
+      db.prepare('UPDATE courses SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
+        keptId,
+        otherId,
+      )
       horses.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })
       return horses.put({
         ...kept,

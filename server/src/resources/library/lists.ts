@@ -8,6 +8,7 @@ import {
   visitSchema,
   trySchema,
   jobSchema,
+  courseSchema,
   pictureSchema,
   workshopRecordSchema,
   storedPatternSchema,
@@ -77,6 +78,12 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
   sizes: list({ kind: 'size', schema: sizeSchema, check: CHECKS.size, table: ({ sizes }) => sizes }),
   tries: list({ kind: 'try', schema: trySchema, check: none, table: ({ tries }) => tries }),
   jobs: list({ kind: 'job', schema: jobSchema, check: CHECKS.job, table: ({ jobs }) => jobs }),
+  courses: list({
+    kind: 'course',
+    schema: courseSchema,
+    check: CHECKS.course,
+    table: ({ courses }) => courses,
+  }),
   pictures: list({ kind: 'picture', schema: pictureSchema, check: none, table: ({ pictures }) => pictures }),
   workshop: list({
     kind: 'workshop',

@@ -34,8 +34,20 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   const practice = practiceOn(db)
   const exportedAt = new Date().toISOString()
   yield `{"format":"crescent-library","formatVersion":1,"exportedAt":"${exportedAt}"`
-  const { owners, horses, visits, patterns, footRecords, looks, sizes, tries, jobs, pictures, workshop } =
-    practice
+  const {
+    owners,
+    horses,
+    visits,
+    patterns,
+    footRecords,
+    looks,
+    sizes,
+    tries,
+    jobs,
+    courses,
+    pictures,
+    workshop,
+  } = practice
   const ownerId = horseId === undefined ? undefined : horses.get(horseId)?.ownerId
   const ofHorse = <T extends { horseId: string }>(all: Iterable<T>) =>
     only(all, (one) => horseId === undefined || one.horseId === horseId)
@@ -57,6 +69,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   yield* listText('sizes', horseId === undefined ? sizes.each() : [])
   yield* listText('tries', ofVisit(tries.each()))
   yield* listText('jobs', ofVisit(jobs.each()))
+  yield* listText('courses', ofHorse(courses.each()))
   yield* listText('pictures', ofVisit(pictures.each()))
   yield* listText('workshop', horseId === undefined ? workshop.each() : [])
   yield '}'

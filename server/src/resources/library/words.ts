@@ -12,6 +12,7 @@ const ONE: Record<string, string> = {
   sizes: 'size',
   tries: 'try',
   jobs: 'job',
+  courses: 'course',
   pictures: 'picture',
   workshop: 'workshop',
 }

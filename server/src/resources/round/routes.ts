@@ -1,16 +1,23 @@
 import { daySchema, roundSchema } from '@crescent/core/records/index'
+import { addDays } from '@crescent/core'
 import { BadRequest } from '../../http/door'
 import { dayIronSchema, ironOfDay } from './iron'
 import type { Route } from '../../http/route'
+
+/** So many days ahead steps of courses are told. */
+const AHEAD = 7
 
 export const roundRoutes: Route[] = [
   {
     method: 'get',
     path: '/round',
-    summary: 'What a day holds: overdue, due within the week, visited',
+    summary: 'What a day holds: overdue, due within the week, visited, and steps of courses',
     answer: roundSchema,
     query: { date: 'the day, 2026-11-23' },
-    run: ({ practice, request }) => practice.horses.round(dayAsked(request.query['date'])),
+    run: ({ practice, request }) => {
+      const day = dayAsked(request.query['date'])
+      return { ...practice.horses.round(day), steps: practice.courses.open(addDays(day, AHEAD)) }
+    },
   },
   {
     method: 'get',

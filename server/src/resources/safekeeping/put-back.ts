@@ -14,6 +14,7 @@ const TABLES = {
   patterns: 'horse_id',
   foot_records: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
   looks: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
+  courses: 'horse_id',
   pictures: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
 } as const
 

@@ -1,0 +1,187 @@
+import { problem, type Problem } from '../notices/problem'
+import type { Course, CourseEntry } from '../records/course'
+import { addDays, daysBetween } from '../terms/days'
+import type { CourseKey, SignAnswer } from '../terms/courses'
+import type { Side } from '../terms/sides'
+import { courseKind } from './index'
+import type { Sign } from './kind'
+
+/** What a course is begun with. */
+export interface Begun {
+  id: string
+  horseId: string
+  side: Side
+  kind: CourseKey
+  startedOn: string
+  why?: string
+  who?: string
+}
+
+/**
+ * A course as its rules have it, from a day on.
+ *
+ * @param newId an id for each step
+ */
+export function beginCourse({ why = '', who = '', ...begun }: Begun, newId: () => string): Course {
+  return {
+    ...begun,
+    version: 0,
+    ...{ why, who, answers: [], ended: null, archived: false },
+    steps: courseKind(begun.kind).steps.map(
+      ({ day, measure, text = '', stops = '', ...rule }): CourseEntry => ({
+        id: newId(),
+        date: addDays(begun.startedOn, day),
+        ...{ who: rule.who, label: rule.label, text, stops },
+        ...(measure && { measure }),
+        ...{ done: null, value: null, note: '', skipped: false },
+      }),
+    ),
+  }
+}
+
+/** Steps that are neither done nor left out, by their days. */
+export const openSteps = ({ steps, ended, archived }: Course): CourseEntry[] =>
+  ended || archived
+    ? []
+    : steps
+        .filter(({ done, skipped }) => done === null && !skipped)
+        .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))
+
+/** How a step stands on a day. */
+export type StepState = 'overdue' | 'today' | 'coming'
+
+export const stepState = ({ date }: Pick<CourseEntry, 'date'>, day: string): StepState =>
+  date < day ? 'overdue' : date === day ? 'today' : 'coming'
+
+/** What came of a step. */
+export interface StepDone {
+  on: string
+  value?: number | null
+  note?: string
+}
+
+/**
+ * The course with a step done. Where its steps go in turn, one that was late puts off all open ones after it by as many
+ * days: none comes sooner after the last than its rules have it.
+ */
+export function withStepDone(
+  course: Course,
+  stepId: string,
+  { on, value = null, note = '' }: StepDone,
+): Course {
+  const step = course.steps.find(({ id }) => id === stepId)
+  if (!step) return course
+  const done = course.steps.map((one) =>
+    one === step ? { ...one, done: on, value, note, skipped: false } : one,
+  )
+  const late = daysBetween(step.date, on)
+  const moved = courseKind(course.kind).inTurn && late > 0 ? later(done, step, late) : done
+  return ended({ ...course, steps: moved }, on)
+}
+
+/** Open steps that come after one, so many days later. */
+const later = (steps: readonly CourseEntry[], after: CourseEntry, days: number): CourseEntry[] =>
+  steps.map((one) =>
+    one.done === null && !one.skipped && one.date > after.date
+      ? { ...one, date: addDays(one.date, days) }
+      : one,
+  )
+
+/** A step left out: nobody is reminded of it again. */
+export const withStepSkipped = (course: Course, stepId: string, note: string, on: string): Course =>
+  ended(
+    {
+      ...course,
+      steps: course.steps.map((one) => (one.id === stepId ? { ...one, skipped: true, note } : one)),
+    },
+    on,
+  )
+
+/** A step put on another day. */
+export const withStepMoved = (course: Course, stepId: string, date: string): Course => ({
+  ...course,
+  steps: course.steps.map((one) => (one.id === stepId ? { ...one, date } : one)),
+})
+
+/** A step that was done or left out is open again. */
+export const withStepOpened = (course: Course, stepId: string): Course => ({
+  ...course,
+  ended: course.ended?.how === 'done' ? null : course.ended,
+  steps: course.steps.map((one) =>
+    one.id === stepId ? { ...one, done: null, value: null, skipped: false } : one,
+  ),
+})
+
+/** Once nothing is open any more it is done. */
+const ended = (course: Course, on: string): Course =>
+  course.ended || openSteps(course).length > 0
+    ? course
+    : { ...course, ended: { on, how: 'done', reason: '' } }
+
+/** The course stopped: it asks for nothing more, and why stands with it. */
+export const stopped = (course: Course, on: string, reason: string): Course => ({
+  ...course,
+  ended: { on, how: 'stopped', reason },
+})
+
+/** Signs that were not asked for yet on a day: of a course that runs, and was begun before that day. */
+export function signsToAsk(course: Course, on: string): Sign[] {
+  if (course.ended || course.archived || course.startedOn >= on) return []
+  const answered = new Set(course.answers.filter((one) => one.on === on).map(({ sign }) => sign))
+  return courseKind(course.kind).signs.filter(({ key }) => !answered.has(key))
+}
+
+/** The course with a sign answered; one answer a day. */
+export const withAnswer = (course: Course, on: string, sign: string, answer: SignAnswer): Course => ({
+  ...course,
+  answers: [...course.answers.filter((one) => one.on !== on || one.sign !== sign), { on, sign, answer }].sort(
+    (a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0),
+  ),
+})
+
+/** A sign over time: 0 when the course began, one up for each better, one down for each worse. */
+export function lineOfSign({ startedOn, answers }: Course, sign: string): { on: string; level: number }[] {
+  let level = 0
+  const line = answers
+    .filter((one) => one.sign === sign)
+    .map(({ on, answer }) => {
+      level += answer === 'better' ? 1 : answer === 'worse' ? -1 : 0
+      return { on, level }
+    })
+  return [{ on: startedOn, level: 0 }, ...line]
+}
+
+/** What the answers say should be done: worse twice running calls for stopping; no better three times for another way. */
+export function answersSay(course: Course): string[] {
+  const { signs, stops } = courseKind(course.kind)
+  return signs.flatMap(({ key, asks }) => {
+    const answers = course.answers.filter(({ sign }) => sign === key).map(({ answer }) => answer)
+    const last = answers.slice(-3)
+    if (last.length >= 2 && last.slice(-2).every((one) => one === 'worse'))
+      return [
+        `${asks}: worse at two visits running. Stop and agree with the vet how to go on. ${stops[0] ?? ''}`.trim(),
+      ]
+    if (last.length === 3 && last.every((one) => one === 'same'))
+      return [`${asks}: no better at three visits. Look for another way, or give it an end.`]
+    return []
+  })
+}
+
+/** What cannot be of a course, though its form is right. */
+export function courseProblems(course: Course): Problem[] {
+  const { startedOn, steps, ended: end } = course
+  const problems: Problem[] = []
+  steps.forEach(({ date, done }, i) => {
+    if (date < startedOn)
+      problems.push(problem(`steps.${i}.date`, `A step lies on or after the first day, ${startedOn}`))
+    if (done !== null && done < startedOn)
+      problems.push(problem(`steps.${i}.done`, `It cannot have been done before the first day, ${startedOn}`))
+  })
+  if (end && end.on < startedOn)
+    problems.push(problem('ended.on', `It cannot have ended before the first day, ${startedOn}`))
+  if (end?.how === 'stopped' && end.reason.trim() === '')
+    problems.push(
+      problem('ended.reason', 'Say why it was stopped: the next one to look at this foot must know'),
+    )
+  return problems
+}

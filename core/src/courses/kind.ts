@@ -1,0 +1,44 @@
+import type { Told } from '../notices/told'
+import type { CourseKey, Doer } from '../terms/courses'
+
+/** A step as the rules of a course have it. */
+export interface StepRule {
+  /** Days after the start. */
+  day: number
+  who: Doer
+  label: Told
+  /** What is done. */
+  text?: Told
+  /** What is measured and booked. */
+  measure?: { label: string; kind: 'length' | 'angle' | 'number' }
+  /** What would stop it. */
+  stops?: string
+}
+
+/** Something that should come if the course works: asked for at the next visit. */
+export interface Sign {
+  key: string
+  /** As it is asked, to be answered better, the same or worse. */
+  asks: string
+}
+
+/** The rules of a course (common practice, no source), as data. */
+export interface CourseKind {
+  key: CourseKey
+  label: string
+  use: string
+  /** The vet leads: who it is must be said. */
+  vetLeads?: true
+  /** Modifications and advice it follows from. */
+  follows: { modifications?: readonly string[]; advice?: readonly string[] }
+  /** A step that was late puts off all that come after it by as much. */
+  inTurn?: true
+  steps: readonly StepRule[]
+  signs: readonly Sign[]
+  /** What the owner does meanwhile, in plain words. */
+  meanwhile: readonly Told[]
+  /** What pain or failure looks like, for the owner. */
+  pain: readonly string[]
+  /** What stops the whole course. */
+  stops: readonly string[]
+}
