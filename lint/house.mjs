@@ -68,6 +68,7 @@ export const HOUSE = [
       'help',
       'change',
       'erasing',
+      'courses',
       'bench',
       'rack',
       'round',

@@ -21,7 +21,7 @@ interface MadeUp {
 
 const COURSES: readonly MadeUp[] = [
   {
-    ...{ horse: 'Buttercup', side: 'LF', kind: 'laminitis', daysAgo: 37, who: 'Dr Saltmarsh' },
+    ...{ horse: 'Buttercup', side: 'LF', kind: 'laminitis', daysAgo: 37, who: 'Dr Ina Sedge' },
     why: 'Founder after the spring grass; the left fore is the worse.',
     done: [
       { late: 0, value: 11 },
@@ -30,7 +30,7 @@ const COURSES: readonly MadeUp[] = [
     answers: ['better', 'same'],
   },
   {
-    ...{ horse: 'Fallow', side: 'RF', kind: 'club-foot', daysAgo: 26, who: 'Dr Saltmarsh' },
+    ...{ horse: 'Fallow', side: 'RF', kind: 'club-foot', daysAgo: 26, who: 'Dr Ina Sedge' },
     why: 'Upright since he was a foal; the heel hardly meets the ground.',
     done: [{ late: 0, value: 61, note: 'As far as he stood square.' }],
     answers: ['same'],

@@ -17,6 +17,8 @@ import { SIDES, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
 import { Dialogs } from '../common/dialogs'
+import { CourseDue } from '../courses/course-due'
+import { HorseCourses } from '../courses/horse-courses'
 import { Help } from '../help/help'
 import { HelpButton } from '../help/help-button'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
@@ -57,6 +59,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     BarStrip,
     BenchHead,
     Brought,
+    CourseDue,
     FootWorkBar,
     HelpButton,
     LastTime,
@@ -65,7 +68,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     PrintSheets,
     ProblemList,
   ],
-  providers: [Desk, Forging, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
+  providers: [Desk, Forging, HorseCourses, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -147,6 +150,12 @@ export class BenchPage {
     if (!step.beforeGates && this.looking.closedGates().length > 0)
       return this.looking.readGates(() => this.step.set(step))
     this.step.set(step)
+  }
+
+  /** A course asks for something: it stands where it is looked, on its foot. */
+  protected lookAt(side: Side): void {
+    this.go(side)
+    this.choose(STEPS[0]!)
   }
 
   protected go(side: Side): void {

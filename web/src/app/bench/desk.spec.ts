@@ -16,6 +16,7 @@ import { Forging } from './steps/iron/forging'
 import { Mapping } from './steps/map/mapping'
 import { NAIL } from './steps/nail/step'
 import { SHOE } from './steps/shoe/step'
+import { HorseCourses } from '../courses/horse-courses'
 import { Shaping } from './steps/shoe/shaping'
 
 const store = () => TestBed.inject(Store)
@@ -29,6 +30,10 @@ beforeEach(() => {
     providers: [
       ...STORE,
       ...[Desk, Forging, Keeping, Looking, Mapping, Shaping],
+      {
+        provide: HorseCourses,
+        useValue: { open: () => undefined, list: () => [], running: () => [], failure: () => '' },
+      },
       { provide: MatDialog, useValue: {} },
       { provide: MatSnackBar, useValue: {} },
     ],

@@ -9,11 +9,12 @@ import { dueText, longDay, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 import { Help } from '../help/help'
 import { DayIronList } from './day-iron'
+import { RoundSteps } from './round-steps'
 
 /** The day: who is overdue, who is due, who was seen. A visit starts from here. */
 @Component({
   selector: 'cr-round-page',
-  imports: [AsyncState, DayIronList, MatButton, RouterLink],
+  imports: [AsyncState, DayIronList, MatButton, RoundSteps, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
   styleUrl: './round-page.scss',

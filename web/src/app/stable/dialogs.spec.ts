@@ -132,6 +132,7 @@ describe('RoundPage', () => {
     overdue: [due('Nettle', '2026-11-01')],
     due: [due('Fig', '2026-11-25')],
     seen: [],
+    steps: [],
     counts: { horses: 2, patterns: 0, overdue: 1, due: 1 },
   }
 

@@ -18,6 +18,7 @@ import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
+import { HorseCourseList } from '../courses/horse-course-list'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
 import type { VersionsDialogData } from '../bench/keep/versions-dialog'
@@ -29,7 +30,17 @@ import { Help } from '../help/help'
 /** One horse: what its four feet wear, its visits, its pattern library. */
 @Component({
   selector: 'cr-horse-page',
-  imports: [AsyncState, ChangeChart, MatButton, MatIcon, MatIconButton, Tip, RouterLink, SmallShoe],
+  imports: [
+    AsyncState,
+    ChangeChart,
+    HorseCourseList,
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    Tip,
+    RouterLink,
+    SmallShoe,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './horse-page.html',
   styleUrl: './horse-page.scss',

@@ -40,6 +40,7 @@ import type {
   Taps,
   TracedFoot,
 } from '@crescent/core'
+import type { Course } from '@crescent/core/courses'
 import type { TriesOverTime } from '@crescent/core/anvil'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
@@ -70,6 +71,10 @@ const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
 export class Api {
   private readonly http = inject(HttpClient)
 
+  courses = (horse: string): Observable<Course[]> =>
+    this.http.get<Course[]>('/api/courses', { params: { horse } })
+  putCourse = (course: Course): Observable<Course> =>
+    this.http.put<Course>(`/api/courses/${course.id}`, course)
   dayIron = (date: string, due: boolean): Observable<IronOfDay> =>
     this.http.get<IronOfDay>('/api/round/iron', { params: { date, due } })
   round = (date: string): Observable<Round> => this.http.get<Round>('/api/round', { params: { date } })

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
+import { CourseOffers } from '../../../courses/course-offers'
+import { FootCourses } from '../../../courses/foot-courses'
 import { Desk } from '../../desk'
 import { LookDrawing } from './look-drawing'
 import { LookPanel } from './look-panel'
@@ -53,7 +55,7 @@ export class LookSole {
 /** What was found, what is asked again, what calls for the vet, and what is advised. */
 @Component({
   selector: 'cr-look-beside',
-  imports: [LookPanel],
+  imports: [CourseOffers, FootCourses, LookPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (looking.look(); as look) {
@@ -70,7 +72,19 @@ export class LookSole {
         (read)="looking.readGates()"
         (decide)="looking.decide($event)"
         (again)="looking.again($event)"
-      />
+      >
+        @if (desk.page(); as page) {
+          @defer (on immediate) {
+            <cr-foot-courses [horseId]="page.horse.id" [side]="desk.side()" [day]="page.visit.date" />
+            <cr-course-offers
+              [horseId]="page.horse.id"
+              [side]="desk.side()"
+              [day]="page.visit.date"
+              [advice]="looking.agreedCodes()"
+            />
+          }
+        }
+      </cr-look-panel>
     }
   `,
   host: { class: 'through' },

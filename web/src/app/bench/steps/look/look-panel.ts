@@ -32,6 +32,7 @@ import { LookFindings, type GivenAnswer } from './look-findings'
         <button mat-flat-button (click)="read.emit()">Read and acknowledge</button>
       </section>
     }
+    <ng-content />
     <cr-look-findings
       [findings]="findings()"
       [questions]="questions()"

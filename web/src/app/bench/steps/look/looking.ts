@@ -119,6 +119,8 @@ export class Looking {
       plan,
     )
   })
+  /** Codes of what was agreed, by whom it is known to other parts. */
+  readonly agreedCodes = computed(() => this.taken().flatMap(({ advice }) => advice.codes))
   /** What was agreed stands beside the shoe while it is chosen, with what of it the shoe does not do. */
   readonly agreed = computed(() =>
     this.taken().map(({ advice: { code, title, change }, choice: { reason } }) => ({

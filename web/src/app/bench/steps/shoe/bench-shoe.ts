@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
+import { CourseOffers } from '../../../courses/course-offers'
 import { Desk } from '../../desk'
 import { Looking } from '../look/looking'
 import { CutView } from './cut-view'
@@ -10,7 +11,7 @@ import { ShoeStep } from './shoe-step'
 /** Bar, fit and modifications. */
 @Component({
   selector: 'cr-shoe-inputs',
-  imports: [ShoeStep],
+  imports: [CourseOffers, ShoeStep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (desk.told().draft; as draft) {
@@ -21,6 +22,17 @@ import { ShoeStep } from './shoe-step'
         [advice]="looking.standingAdvice()"
         (pictures)="shaping.pictures()"
       />
+      @if (desk.page(); as page) {
+        @defer (on idle) {
+          <cr-course-offers
+            [horseId]="page.horse.id"
+            [side]="desk.side()"
+            [day]="page.visit.date"
+            [modifications]="shaping.kinds()"
+            [advice]="looking.agreedCodes()"
+          />
+        }
+      }
     }
   `,
   host: { class: 'through' },

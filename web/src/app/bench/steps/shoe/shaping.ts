@@ -26,6 +26,9 @@ export class Shaping {
       .sort((a, b) => pair.indexOf(a.side) - pair.indexOf(b.side))
   })
 
+  /** Kinds of what is made of the shoe. */
+  readonly kinds = computed(() => (this.draft()?.shoe.modifications ?? []).map(({ kind }) => kind))
+
   /** Holes of the newest pattern kept before this visit, as marks on the wall. */
   readonly lastHoles = computed((): KeepClear[] => {
     const visitId = this.page()?.visit.id

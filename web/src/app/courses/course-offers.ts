@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core'
+import type { Side } from '@crescent/core'
+import { coursesFor } from '@crescent/core/courses'
+import { CourseActs } from './course-acts'
+import { HorseCourses } from './horse-courses'
+
+/** Courses that follow from what is made or was agreed, and do not run yet on this foot. */
+@Component({
+  selector: 'cr-course-offers',
+  providers: [CourseActs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (kind of offered(); track kind.key) {
+      <p>
+        <strong>{{ kind.label }}.</strong> {{ kind.use }}
+        <button type="button" class="tap" (click)="acts.begin(horseId(), day(), side(), kind.key)">
+          Begin this course
+        </button>
+      </p>
+    }
+  `,
+  styles: `
+    p {
+      padding: 8px 10px;
+      margin: 8px 0;
+      font-size: 0.92rem;
+      background: var(--ember-wash);
+      border-left: 4px solid var(--ember);
+    }
+    button {
+      display: block;
+      margin-top: 6px;
+    }
+  `,
+})
+export class CourseOffers {
+  readonly horseId = input.required<string>()
+  readonly side = input.required<Side>()
+  readonly day = input.required<string>()
+  /** Kinds of what is made, and codes of the advice that was agreed. */
+  readonly modifications = input<readonly string[]>([])
+  readonly advice = input<readonly string[]>([])
+
+  private readonly courses = inject(HorseCourses)
+  protected readonly acts = inject(CourseActs)
+
+  protected readonly offered = computed(() => {
+    if (!this.courses.list()) return []
+    const run = this.courses
+      .running()
+      .filter(({ side }) => side === this.side())
+      .map(({ kind }) => kind)
+    return coursesFor(this.modifications(), this.advice()).filter(({ key }) => !run.includes(key))
+  })
+
+  constructor() {
+    effect(() => this.courses.open(this.horseId()))
+  }
+}
