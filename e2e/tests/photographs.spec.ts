@@ -19,8 +19,7 @@ async function fromTheSide(name: string, shade: string) {
     <path d="M300 800L600 400H900L950 800Z" fill="${shade}"/></svg>`
   return { name, mimeType: 'image/jpeg', buffer: await sharp(Buffer.from(svg)).jpeg().toBuffer() }
 }
-const view = (page: Page) =>
-  page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' })
+const view = (page: Page) => page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' })
 
 test('photographs of a foot: kept at once, drawn on, measured, laid over each other, erased', async ({
   page,
