@@ -16,6 +16,7 @@ const CORE_DOORS = [
   'anvil',
   'going',
   'courses',
+  'weeks',
   'photographs',
   'photo-tracing',
   'radiographs',

@@ -26,6 +26,7 @@ await build({
     '@crescent/core/anvil': '../core/src/anvil.ts',
     '@crescent/core/going': '../core/src/going.ts',
     '@crescent/core/courses': '../core/src/courses.ts',
+    '@crescent/core/weeks': '../core/src/weeks.ts',
     '@crescent/core/formats': '../core/src/formats.ts',
     '@crescent/core/photographs': '../core/src/photographs.ts',
     '@crescent/core/photo-tracing': '../core/src/photo-tracing.ts',

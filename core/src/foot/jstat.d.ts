@@ -3,6 +3,7 @@ declare module 'jstat' {
   const jstat: {
     mean(values: readonly number[]): number
     stdev(values: readonly number[], ofSample: boolean): number
+    normal: { inv(probability: number, mean: number, deviation: number): number }
     studentt: { inv(probability: number, freedom: number): number }
     models: { ols(values: number[], rows: number[][]): { coef: number[]; t: { sigmaHat: number } } }
   }

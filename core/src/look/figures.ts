@@ -35,6 +35,34 @@ export const OLD_SHOE_FIGURES: readonly LookFigure<Exclude<keyof OldShoe, 'wear'
     where: 'From the buttress line back to the heel ends of the old shoe; minus if they end ahead of it.',
     range: [-60, 100],
   },
+  {
+    key: 'leftToe',
+    label: 'Left at the toe',
+    kind: 'length',
+    where: 'Thickness of the shoe that is left at the middle of the toe: what wear is told from.',
+    range: [0, 40],
+  },
+  {
+    key: 'leftQuarters',
+    label: 'Left at the quarters',
+    kind: 'length',
+    where: 'Where it is thinner of the two.',
+    range: [0, 40],
+  },
+  {
+    key: 'leftOuterHeel',
+    label: 'Left at the outer heel',
+    kind: 'length',
+    where: 'Thickness that is left there.',
+    range: [0, 40],
+  },
+  {
+    key: 'leftInnerHeel',
+    label: 'Left at the inner heel',
+    kind: 'length',
+    where: 'Thickness that is left there.',
+    range: [0, 40],
+  },
 ]
 
 /** The foot as it was found. */

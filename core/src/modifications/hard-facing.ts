@@ -56,6 +56,7 @@ export const hardFacing = modificationOf({
   group: 'wear',
   label: 'Hard-facing',
   purpose: 'Hard metal laid on where it wears: on roads weeks of wear become months.',
+  brings: ['hard wearing'],
   fields,
   refuse: ({ section }) =>
     section.material === 'aluminium' ? 'aluminium cannot be hard-faced; choose steel or studs' : undefined,

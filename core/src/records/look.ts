@@ -6,6 +6,7 @@ import {
   INTERFERENCES,
   LANDINGS,
   LIVINGS,
+  LOSS_REASONS,
   SIDE_LINES,
   WEARS,
   WORKS,
@@ -34,6 +35,9 @@ export const findingSchema = z
 const mm = z.number().min(-400).max(400).describe('mm')
 const degrees = z.number().min(0).max(120).describe('degrees from the ground')
 
+/** Thickness of the shoe that is left, mm. */
+const left = z.number().min(0).max(40).optional()
+
 /** Where the old shoe lay before it was pulled, against the foot at the end of its cycle, mm. */
 export const oldShoeSchema = z
   .object({
@@ -41,6 +45,10 @@ export const oldShoeSchema = z
     widest: mm.optional().describe('widest part of the shoe behind the toe of the foot'),
     heelEnds: mm.optional().describe('heel ends behind the buttress line; minus: ahead of it'),
     wear: z.enum(WEARS).optional(),
+    leftToe: left.describe('of the bar left at the toe'),
+    leftQuarters: left.describe('at the thinner quarter'),
+    leftOuterHeel: left,
+    leftInnerHeel: left,
   })
   .strict()
 
@@ -65,6 +73,8 @@ export const footLookSchema = z
     sideLine: z.enum(SIDE_LINES).optional(),
     landing: z.enum(LANDINGS).optional(),
     lost: z.boolean().optional().describe('the shoe was lost since the last visit'),
+    loose: z.boolean().optional().describe('it was still on, and loose'),
+    lossReason: z.enum(LOSS_REASONS).optional().describe('how it likely came to that'),
     oldShoe: oldShoeSchema.default({}),
     untrimmed: untrimmedSchema.default({}),
     solePlane: textSchema.default('').describe('note on the sole plane'),

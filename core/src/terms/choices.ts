@@ -32,6 +32,16 @@ export const SIDE_LINES = [
 export const LANDINGS = ['level', 'outside first', 'inside first', 'toe first', 'heel first'] as const
 export const INTERFERENCES = ['brushes', 'overreaches', 'forges', 'cross-fires'] as const
 export const WEARS = ['even', 'toe', 'outside', 'inside', 'heels', 'worn through'] as const
+/** How a shoe that was lost or loose came to it, as far as can be told. */
+export const LOSS_REASONS = [
+  'stepped off',
+  'pulled in mud',
+  'nails worn or broken',
+  'wall broke away',
+  'caught on something',
+  'worn through',
+  'not known',
+] as const
 /** A suspensory strain and other words of the vet on which rules lean; the rest is free text. */
 export const DIAGNOSES = [
   'none',
@@ -46,6 +56,7 @@ export const DIAGNOSES = [
 export type Work = (typeof WORKS)[number]
 export type Living = (typeof LIVINGS)[number]
 export type Going = (typeof GOINGS)[number]
+export type LossReason = (typeof LOSS_REASONS)[number]
 export type Landing = (typeof LANDINGS)[number]
 export type Interference = (typeof INTERFERENCES)[number]
 export type Diagnosis = (typeof DIAGNOSES)[number]

@@ -17,3 +17,4 @@ export type Trait =
   | 'heavy shoe'
   | 'long cycle'
   | 'sliding'
+  | 'hard wearing'

@@ -4,6 +4,7 @@ import type { Practice } from '../practice'
 import { footAt } from './feet'
 import { chance, half, idFor, stamp } from './made-up'
 import type { DemoHorse } from './schema'
+import { shoeOf } from './shoes'
 
 /** A visit among the others of its horse. */
 export interface DemoVisit {
@@ -12,6 +13,19 @@ export interface DemoVisit {
   i: number
   dates: Date[]
   today: Date
+}
+
+/** What a shoe loses a week at the toe, mm: on roads more. */
+const WEARS = { road: 0.42, soft: 0.22 }
+
+/** What was left of the shoe that was pulled, made up: the toe wears most, the heels half as much. */
+function leftOf(horse: DemoHorse, side: Side, i: number, day: string): FootLook['oldShoe'] {
+  if (i === 0) return {}
+  const { thickness } = shoeOf(horse, side, i - 1).section
+  const rate = /road|rock|stone/.test(horse.going) ? WEARS.road : WEARS.soft
+  const lost = horse.cycleWeeks * rate * (0.8 + 0.4 * chance(horse.name, side, 'wear', day))
+  const left = (share: number) => Math.max(1, Math.round((thickness - lost * share) * 5) / 5)
+  return { leftToe: left(1), leftQuarters: left(0.7), leftOuterHeel: left(0.55), leftInnerHeel: left(0.5) }
 }
 
 /** What was looked at on a visit: the foot before its trim, and on the last visits what was found. */
@@ -44,7 +58,10 @@ export function seedLook(
             since: first,
           }))
         : [],
-      oldShoe: { breakover: half(weeks * 0.9), widest: half(length * 0.5), heelEnds: half(-weeks * 0.5) },
+      oldShoe: {
+        ...{ breakover: half(weeks * 0.9), widest: half(length * 0.5), heelEnds: half(-weeks * 0.5) },
+        ...leftOf(horse, side, i, day),
+      },
       untrimmed: {
         dorsalLength: half(dorsalLength + grown),
         length: half(length + weeks * 0.9),

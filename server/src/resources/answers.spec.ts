@@ -51,7 +51,7 @@ it.each(GETS.map((route) => [route.path, route] as const))(
   async (path, route) => {
     if ('file' in route.answer) throw new Error('a file')
     const addresses = path.includes(':id')
-      ? idsFor(route).map((id) => path.replace(':id', id))
+      ? idsFor(route).map((id) => `${path.replace(':id', id)}?date=2026-11-20`)
       : [
           `${path}?date=2026-11-20&before=2026-11-20&limit=500&horse=${bed.practice.horses.list('1 LIMIT 1')[0]!.id}`,
         ]

@@ -18,6 +18,7 @@ import { pictureRoutes } from './pictures/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
 import { courseRoutes } from './courses/routes'
+import { forecastRoutes } from './forecast/routes'
 import { goingRoutes } from './going/routes'
 import { radiographRoutes } from './radiographs/routes'
 import { roundRoutes } from './round/routes'
@@ -48,6 +49,7 @@ export const routes: readonly Route[] = [
   ...sheetRoutes,
   ...calendarRoutes,
   ...courseRoutes,
+  ...forecastRoutes,
   ...goingRoutes,
   ...radiographRoutes,
   ...nailRoutes,

@@ -18,6 +18,7 @@ import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
+import { HorseForecast } from '../courses/horse-forecast'
 import { HorseCourseList } from '../courses/horse-course-list'
 import { FigureText } from '../drawing/figure-text'
 import { SmallShoe } from '../drawing/small-shoe'
@@ -34,6 +35,7 @@ import { Help } from '../help/help'
     AsyncState,
     ChangeChart,
     HorseCourseList,
+    HorseForecast,
     MatButton,
     MatIcon,
     MatIconButton,
@@ -57,6 +59,7 @@ export class HorsePageView {
   protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)
   protected readonly shortDay = shortDay
   protected readonly showChange = signal(false)
+  protected readonly showForecast = signal(false)
   protected readonly day = today()
   protected readonly showArchived = signal(false)
 

@@ -41,6 +41,7 @@ import type {
   TracedFoot,
 } from '@crescent/core'
 import type { Course } from '@crescent/core/courses'
+import type { Forecast } from '@crescent/core/weeks'
 import type { TriesOverTime } from '@crescent/core/anvil'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
@@ -75,6 +76,8 @@ export class Api {
     this.http.get<Course[]>('/api/courses', { params: { horse } })
   putCourse = (course: Course): Observable<Course> =>
     this.http.put<Course>(`/api/courses/${course.id}`, course)
+  forecast = (horse: string, date: string): Observable<Forecast> =>
+    this.http.get<Forecast>(`/api/horses/${horse}/forecast`, { params: { date } })
   dayIron = (date: string, due: boolean): Observable<IronOfDay> =>
     this.http.get<IronOfDay>('/api/round/iron', { params: { date, due } })
   round = (date: string): Observable<Round> => this.http.get<Round>('/api/round', { params: { date } })

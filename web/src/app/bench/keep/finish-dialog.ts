@@ -15,11 +15,15 @@ import { MatInput } from '@angular/material/input'
 import { CLOSE_LIST, type CloseCheck, type CloseList, type Side } from '@crescent/core'
 import { Fold } from '../../common/fold'
 import { OUTLINED_FIELDS } from '../../common/outlined-fields'
+import { ProposedCycle } from '../../courses/proposed-cycle'
 import { NextDue } from './next-due'
 import { FigureText } from '../../drawing/figure-text'
 import { HelpButton } from '../../help/help-button'
 
 export interface FinishDialogData {
+  horseId: string
+  /** The day of the visit. */
+  date: string
   notes: string
   /** What was ticked off so far, and the feet that were nailed. */
   closeList: CloseList | undefined
@@ -58,6 +62,7 @@ export interface FinishAnswer {
     MatInput,
     MatLabel,
     NextDue,
+    ProposedCycle,
   ],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -108,6 +113,12 @@ export interface FinishAnswer {
             </details>
           }
         }
+        <cr-proposed-cycle
+          [horseId]="data.horseId"
+          [from]="data.date"
+          [set]="nextDue() ?? data.byCycle"
+          (taken)="nextDue.set($event)"
+        />
         <cr-next-due
           [byCycle]="data.byCycle"
           [set]="nextDue()"

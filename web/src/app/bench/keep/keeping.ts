@@ -165,6 +165,8 @@ export class Keeping {
     const { visit, footRecords } = this.page()!
     const work = this.work()
     const data: FinishDialogData = {
+      horseId: visit.horseId,
+      date: visit.date,
       notes: visit.notes,
       closeList: visit.closeList,
       nailed: SIDES.filter((side) => work[side] === 'shod' || work[side] === 'reset'),

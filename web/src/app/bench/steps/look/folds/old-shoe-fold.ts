@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { OLD_SHOE_FIGURES, WEARS, type Side } from '@crescent/core'
+import { LOSS_REASONS, OLD_SHOE_FIGURES, WEARS, type Side } from '@crescent/core'
 import { ChoiceRow } from '../choice-row'
 import { asList, LookEdits } from './look-edits'
 import { LookFigures } from './look-figures'
@@ -22,6 +22,20 @@ import { LookFigures } from './look-figures'
         (choose)="edits.setFoot(side(), 'lost', $event ? true : undefined)"
       />
       <cr-choice-row
+        label="Still on, but loose"
+        [choices]="['loose']"
+        [chosen]="foot().loose ? ['loose'] : []"
+        (choose)="edits.setFoot(side(), 'loose', $event ? true : undefined)"
+      />
+      @if (foot().lost || foot().loose) {
+        <cr-choice-row
+          label="How it likely came to that"
+          [choices]="reasons"
+          [chosen]="asList(foot().lossReason)"
+          (choose)="edits.setFoot(side(), 'lossReason', $event)"
+        />
+      }
+      <cr-choice-row
         label="Worn"
         [choices]="wears"
         [chosen]="asList(foot().oldShoe.wear)"
@@ -36,6 +50,7 @@ export class OldShoeFold {
   protected readonly edits = inject(LookEdits)
   protected readonly foot = computed(() => this.edits.foot(this.side()))
   protected readonly wears = WEARS
+  protected readonly reasons = LOSS_REASONS
   protected readonly figures = OLD_SHOE_FIGURES
   protected readonly asList = asList
 }
