@@ -1,10 +1,8 @@
 // Takes the pictures of docs/screenshots from the demo practice: npm run screenshots
-import { writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { chromium, type Page } from '@playwright/test'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
 import { RADIOGRAPH_POINTS } from '@crescent/core/radiographs'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { CHROMIUM } from './support/chromium'
 import { openBench } from './support/fixtures'
 import { madePhoto, onScreen } from './support/made-photo'
@@ -38,28 +36,6 @@ async function shoot(
   await page.screenshot({ path: `${FOLDER}${name}.png` })
   await context.close()
   console.log(name)
-}
-
-/** What of the canvas of the renderer is used here. */
-interface Drawn {
-  canvas: { width: number; height: number; toBuffer: (kind: 'image/png') => Buffer }
-  context: object
-}
-
-/** A template as it lies on paper: the page of the PDF itself. */
-async function templatePage(horse: string): Promise<void> {
-  if (wanted.length > 0 && !wanted.includes('template')) return
-  const get = async (path: string) => fetch(`${server.url}/api${path}`)
-  const [found] = (await (await get(`/patterns?search=${horse}`)).json()) as { pattern: { id: string } }[]
-  const file = await (await get(`/patterns/${found!.pattern.id}/template?unit=in`)).arrayBuffer()
-  const pdf = await getDocument({ data: new Uint8Array(file), verbosity: 0 }).promise
-  const page = await pdf.getPage(1)
-  const viewport = page.getViewport({ scale: 1.4 })
-  const factory = pdf.canvasFactory as { create: (width: number, height: number) => Drawn }
-  const { canvas, context } = factory.create(Math.ceil(viewport.width), Math.ceil(viewport.height))
-  await page.render({ canvasContext: context as never, canvas: canvas as never, viewport }).promise
-  writeFileSync(`${FOLDER}template.png`, canvas.toBuffer('image/png'))
-  console.log('template')
 }
 
 async function find(page: Page, place: string, kind: string, grade: string): Promise<void> {
@@ -139,11 +115,17 @@ try {
     await page.getByRole('tab', { name: 'Shoe' }).click()
     await page.locator('cr-modification-list').evaluate((list) => list.scrollIntoView())
   })
-  await shoot('shoe-pictures', { width: 1280, height: 1720 }, 'light', async (page) => {
+  await shoot('bench-ground', WIDE, 'light', async (page) => {
     await bench('Sandpiper')(page)
-    await page.getByRole('tab', { name: 'Shoe' }).click()
-    await page.getByRole('button', { name: 'Choose by picture' }).click()
-    await page.getByRole('dialog').waitFor()
+    await shoeView(page, 'Ground')
+    await page.getByRole('combobox', { name: /^Beside it/ }).selectOption({ label: 'Founder, heart bar' })
+    await page.locator('cr-stood-shoe').nth(1).waitFor()
+  })
+  await shoot('courses', WIDE, 'light', async (page) => {
+    await page.getByRole('link', { name: 'Stable' }).click()
+    await page.getByRole('list', { name: 'Horses' }).getByRole('link', { name: /Buttercup/ }).click()
+    await page.locator('cr-course-card').first().waitFor()
+    await page.getByRole('region', { name: 'Courses' }).evaluate((list) => list.scrollIntoView())
   })
   await shoot('shoe-solid', WIDE, 'light', async (page) => {
     await bench('Lantern')(page)
@@ -178,7 +160,6 @@ try {
     await page.getByRole('tab', { name: 'Iron' }).click()
     for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'Next step' }).click()
   })
-  await templatePage('Lantern')
   await shoot('rack', WIDE, 'light', async (page) => {
     await page.getByRole('link', { name: 'Rack' }).click()
     await page.getByRole('heading', { name: 'To order' }).waitFor()

@@ -2,6 +2,7 @@
 // page that only shows them need not bring the whole computation.
 export * from './units/length'
 export * from './units/angle'
+export * from './units/area'
 export * from './units/weight'
 export * from './units/figure'
 export * from './notices/problem'

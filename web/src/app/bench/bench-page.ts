@@ -155,7 +155,7 @@ export class BenchPage {
   /** A course asks for something: it stands where it is looked, on its foot. */
   protected lookAt(side: Side): void {
     this.go(side)
-    this.choose(STEPS[0]!)
+    this.choose(STEPS[0])
   }
 
   protected go(side: Side): void {

@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core'
 import {
   describeProblem,
   formatDifference,
+  formatArea,
   formatFigure,
   formatLength,
   figureStep,
@@ -39,6 +40,8 @@ export class FigureText {
   bare = (mm: number): string => formatLength(mm, this.style(), false)
   difference = (mm: number): string => formatDifference(mm, this.style())
   weight = (grams: number): string => formatWeight(grams, this.style().unit)
+  /** An area, mm2. */
+  area = (mm2: number): string => formatArea(mm2, this.style().unit)
   /** A thickness, or what is smaller than a rule shows. */
   fine = (mm: number): string => this.told([{ length: mm, as: 'fine' }])
   /** A length finer than any rule, to two digits. */

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { MM_PER_INCH } from '@crescent/core'
 import { FigureText } from '../../../../drawing/figure-text'
 import type { Stood } from './stood'
 
@@ -55,15 +54,9 @@ export class GoingWords {
     ]
   }
 
-  private area(mm2: number): string {
-    return this.text.style().unit === 'mm'
-      ? `${(mm2 / 100).toFixed(1)} cm²`
-      : `${(mm2 / MM_PER_INCH ** 2).toFixed(2)} in²`
-  }
-
   private slip({ slip }: Stood): string[] {
     return [
-      `Slides: its edges push ${this.area(slip.ploughed)} of ground ahead of them along the line of travel and hold with ${this.area(slip.sideHold)} to the side. Toe ${this.text.length(slip.toeWeb)} wide, ${this.text.length(slip.heelGap)} open between the heels (${Math.round(slip.heelOpen * 100)} % of its widest): ${slip.heelOpen < 0.6 ? 'dirt packs in there' : 'dirt leaves there'}.`,
+      `Slides: its edges push ${this.text.area(slip.ploughed)} of ground ahead of them along the line of travel and hold with ${this.text.area(slip.sideHold)} to the side. Toe ${this.text.length(slip.toeWeb)} wide, ${this.text.length(slip.heelGap)} open between the heels (${Math.round(slip.heelOpen * 100)} % of its widest): ${slip.heelOpen < 0.6 ? 'dirt packs in there' : 'dirt leaves there'}.`,
     ]
   }
 }
