@@ -123,7 +123,10 @@ try {
   })
   await shoot('courses', WIDE, 'light', async (page) => {
     await page.getByRole('link', { name: 'Stable' }).click()
-    await page.getByRole('list', { name: 'Horses' }).getByRole('link', { name: /Buttercup/ }).click()
+    await page
+      .getByRole('list', { name: 'Horses' })
+      .getByRole('link', { name: /Buttercup/ })
+      .click()
     await page.locator('cr-course-card').first().waitFor()
     await page.getByRole('region', { name: 'Courses' }).evaluate((list) => list.scrollIntoView())
   })
@@ -170,11 +173,9 @@ try {
     await page.getByRole('button', { name: 'More of outer 1' }).click()
     await page.getByRole('button', { name: 'More of outer 1' }).scrollIntoViewIfNeeded()
   })
-  await shoot('bench-dark', WIDE, 'dark', async (page) => {
-    await bench('Old Granite')(page)
-    await page.getByRole('tab', { name: 'Iron' }).click()
-    await page.getByRole('button', { name: 'Forge card' }).click()
-    await page.getByTestId('card-work').waitFor()
+  await shoot('week', WIDE, 'dark', async (page) => {
+    await page.getByRole('radio', { name: 'Week' }).click()
+    await page.locator('cr-stop-card').first().waitFor()
   })
   await shoot('bench-phone', PHONE, 'light', async (page) => {
     await bench('Parsley')(page)

@@ -35,6 +35,7 @@ export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
 export { BREAKOVER_SCHOOLS } from './foot/balance/schools/index'
 export { addDays, DAY_RANGE, daysBetween } from './terms/days'
+export { PUT_IN, type PutIn } from './terms/put-in'
 export { BODY_WEIGHT } from './terms/loads'
 export * from './terms/choices'
 export { PLACES, placeNamed, type PlaceKey } from './terms/places'
@@ -172,6 +173,8 @@ export type {
   Refusal,
   Round,
   RoundStep,
+  RoundStop,
+  RoundWeek,
   StoredPattern,
   VisitPage,
   FoundPattern,

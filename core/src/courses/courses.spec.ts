@@ -223,6 +223,17 @@ describe('the owner’s list', () => {
     expect(words).toContain('left fore')
   })
 
+  it('says what is in or on the foot, and why', () => {
+    const told = ownerList(begun('abscess'), (date) => date, [
+      { what: 'packing', why: 'drains still' },
+      { what: 'dressing', why: '' },
+    ])
+    expect(told.find(({ title }) => title === 'What is in or on the foot')!.lines).toEqual([
+      'Packing: drains still.',
+      'Dressing.',
+    ])
+  })
+
   it('of a course that was stopped says so and asks for nothing', () => {
     const words = list(stopped(begun('expander'), '2026-03-20', 'pain at the second bar'))
     expect(words).toContain('Stopped on day 2026-03-20: pain at the second bar')

@@ -1,6 +1,7 @@
 import { told, type Told } from '../notices/told'
 import type { Course } from '../records/course'
-import { SIDE_NAMES } from '../terms/sides'
+import type { VisitFeet } from '../records/practice'
+import { SIDE_NAMES, type Side } from '../terms/sides'
 import { openSteps } from './course'
 import { courseKind } from './index'
 
@@ -10,14 +11,24 @@ export interface ListPart {
   lines: readonly Told[]
 }
 
+/** Something that was put in or on a foot. */
+export type PutOn = NonNullable<NonNullable<VisitFeet[Side]>['put']>[number]
+
+const capital = (word: string): string => `${word[0]!.toUpperCase()}${word.slice(1)}`
+
 const WHO = { farrier: 'the farrier', owner: 'you', vet: 'the vet' } as const
 
 /**
  * What the owner is given of a course, in plain words: what to do meanwhile, the days, what pain looks like, whom to call.
  *
  * @param day a day as it is read, from 2026-11-29
+ * @param put what was put in or on the foot at the last visit, and why
  */
-export function ownerList(course: Course, day: (date: string) => string): ListPart[] {
+export function ownerList(
+  course: Course,
+  day: (date: string) => string,
+  put: readonly PutOn[] = [],
+): ListPart[] {
   const kind = courseKind(course.kind)
   const parts: ListPart[] = [
     {
@@ -37,6 +48,10 @@ export function ownerList(course: Course, day: (date: string) => string): ListPa
           },
         ]
       : [
+          {
+            title: 'What is in or on the foot',
+            lines: put.map(({ what, why }) => (why ? `${capital(what)}: ${why}.` : `${capital(what)}.`)),
+          },
           { title: 'Every day', lines: kind.meanwhile },
           {
             title: 'What comes, and when',

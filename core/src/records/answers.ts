@@ -15,6 +15,7 @@ import {
 } from './practice'
 import { learnedCutSchema } from './job'
 import { usualShoeSchema } from './practice-facts'
+import { sectionSchema } from './section'
 import { toldSchema } from './told'
 import { snapshotSchema, type Snapshot } from './snapshot'
 
@@ -66,6 +67,41 @@ export const roundStepSchema = z
     label: toldSchema,
     text: toldSchema,
     changed: z.string().describe('when the course was stored last'),
+  })
+  .strict()
+
+const mmSchema = z.number().describe('mm')
+
+/** A visit that is due, with what it takes. */
+export const roundStopSchema = z
+  .object({
+    horse: horseSummarySchema,
+    minutes: z
+      .number()
+      .nullable()
+      .describe('what its shoes took of late, by logged tries; null where nothing was logged'),
+    bars: z
+      .array(
+        z.object({ section: sectionSchema, name: z.string().nullable(), count, total: mmSchema }).strict(),
+      )
+      .describe('what it wears now, from bar'),
+    sizes: z.array(z.object({ label: z.string(), count }).strict()),
+  })
+  .strict()
+
+/** The days from one on. */
+export const roundWeekSchema = z
+  .object({
+    from: daySchema,
+    days: z.array(
+      z
+        .object({ date: daySchema, stops: z.array(roundStopSchema), steps: z.array(roundStepSchema) })
+        .strict(),
+    ),
+    overdue: z
+      .array(roundStopSchema)
+      .describe('due before the first day and not seen since, the longest first'),
+    late: z.array(roundStepSchema).describe('steps of courses that are overdue'),
   })
   .strict()
 
@@ -144,6 +180,8 @@ export const refusalSchema = z
 export type HorseSummary = z.infer<typeof horseSummarySchema>
 export type StoredPattern = z.infer<typeof storedPatternSchema>
 export type HorsePage = z.infer<typeof horsePageSchema>
+export type RoundStop = z.infer<typeof roundStopSchema>
+export type RoundWeek = z.infer<typeof roundWeekSchema>
 export type RoundStep = z.infer<typeof roundStepSchema>
 export type Round = z.infer<typeof roundSchema>
 export type FoundPattern = z.infer<typeof foundPatternSchema>

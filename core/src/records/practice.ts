@@ -1,3 +1,4 @@
+import { PUT_IN } from '../terms/put-in'
 import { BODY_WEIGHT } from '../terms/loads'
 import { FOOT_WORKS } from '../terms/work'
 import * as z from 'zod'
@@ -74,6 +75,11 @@ export const visitFeetSchema = z.partialRecord(
     .object({
       work: z.enum(FOOT_WORKS).optional(),
       paused: lineSchema.optional().describe('what stopped the work on it; gone when it goes on'),
+      put: z
+        .array(z.object({ what: z.enum(PUT_IN), why: lineSchema.default('') }).strict())
+        .max(12)
+        .optional()
+        .describe('what was put in or on it beside the shoe, and why'),
     })
     .strict(),
 )

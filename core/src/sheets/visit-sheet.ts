@@ -5,6 +5,7 @@ import { designName } from '../plan/design-name'
 import { planShoe, type Plan } from '../plan/plan'
 import type { VisitPage } from '../records/answers'
 import type { Finding, FootLook } from '../records/look'
+import type { VisitFeet } from '../records/practice'
 import { workOf } from '../records/worn'
 import { findingKind } from '../terms/finding-kinds'
 import { placeNamed } from '../terms/places'
@@ -45,7 +46,7 @@ export const visitSheet = (of: SheetOf, reader: SheetFor): SheetPart[] =>
 function forOwner(of: SheetOf): SheetPart[] {
   return [
     { title: 'What was found', lines: found(of) },
-    { title: 'What was put on', lines: putOn(of) },
+    { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What to watch', lines: [...watch(of), ...ALWAYS] },
     { title: 'Next visit', lines: next(of) },
   ]
@@ -68,7 +69,7 @@ function forVet(of: SheetOf): SheetPart[] {
     },
     { title: 'What was found', lines: found(of) },
     { title: 'Figures before and after the trim', lines: figures(of) },
-    { title: 'What was put on', lines: putOn(of) },
+    { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What was agreed', lines: agreed(of) },
     { title: 'What follows', lines: watch(of) },
     { title: 'Next visit', lines: next(of) },
@@ -129,6 +130,15 @@ function putOn(of: SheetOf): Told[] {
     return [`${nameOf(side)}: ${DONE[done]}, ${shoe.name.toLowerCase()}, ${driven} nails.`]
   })
 }
+
+/** What was put in or on each foot beside its shoe, and why. */
+export const putIn = (feet: VisitFeet): Told[] =>
+  SIDES.flatMap((side) => {
+    const put = feet[side]?.put ?? []
+    return put.length === 0
+      ? []
+      : [`${nameOf(side)}: ${put.map(({ what, why }) => (why ? `${what} (${why})` : what)).join(', ')}.`]
+  })
 
 function watch(of: SheetOf): Told[] {
   const { date } = of.page.visit

@@ -1,10 +1,11 @@
 import * as z from 'zod'
 import { format, parseISO } from 'date-fns'
-import { courseKind, ownerList } from '@crescent/core/courses'
+import { courseKind, ownerList, type Course } from '@crescent/core/courses'
 import { courseSchema, idSchema } from '@crescent/core/records/index'
 import { visitSheetPdf } from '../../formats/pdf/visit-sheet'
 import { NotFound, read } from '../../http/door'
 import type { Route } from '../../http/route'
+import type { Practice } from '../../practice'
 import { CHECKS } from '../checks'
 import { fileName, PAPER_QUERY, paperField, STYLE_QUERY, styleFields, styleOf } from '../drawn/asked'
 import { recordRoutes } from '../record-routes'
@@ -14,6 +15,13 @@ const paperQuery = z.object({ ...paperField, ...styleFields })
 
 /** A day as it is read on paper. */
 const day = (date: string): string => format(parseISO(date), 'EEEE d MMMM yyyy')
+
+/** What was put in or on the foot at the last visit. */
+const putLast = (practice: Practice, { horseId, side }: Course) =>
+  practice.visits
+    .ofHorse(horseId)
+    .filter(({ archived }) => !archived)
+    .sort((a, b) => (a.date < b.date ? 1 : -1))[0]?.feet[side]?.put ?? []
 
 /** Plans over weeks. */
 export const courseRoutes: Route[] = [
@@ -43,7 +51,7 @@ export const courseRoutes: Route[] = [
       const file = await visitSheetPdf(
         title,
         owner ? `For ${owner}` : '',
-        ownerList(course, day),
+        ownerList(course, day, putLast(practice, course)),
         asked.paper,
         styleOf(asked),
       )

@@ -97,6 +97,15 @@ export function horses(db: Db) {
     /** Every horse that is due some day, the earliest first. */
     allDue: (): HorseSummary[] =>
       all(`${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL ORDER BY h.due, h.name`, {}).map(summary),
+    /** One horse as lists show it. */
+    summaryOf: (id: string): HorseSummary | undefined =>
+      all(`${SUMMARY} WHERE h.id = @id`, { id }).map(summary)[0],
+    /** Those that are due by a day, the earliest first. */
+    dueUntil: (last: string): HorseSummary[] =>
+      all(
+        `${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL AND h.due <= @last ORDER BY h.due, h.name LIMIT 400`,
+        { last },
+      ).map(summary),
     /** When a horse is due next; null where nobody knows. */
     dueOf: (id: string): string | null =>
       (db.prepare('SELECT due FROM horses WHERE id = ?').get(id) as { due: string | null } | undefined)

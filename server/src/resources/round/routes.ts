@@ -1,8 +1,37 @@
-import { daySchema, roundSchema } from '@crescent/core/records/index'
+import * as z from 'zod'
+import { daySchema, horseSummarySchema, roundSchema, roundWeekSchema } from '@crescent/core/records/index'
 import { addDays } from '@crescent/core'
-import { BadRequest } from '../../http/door'
+import { BadRequest, NotFound, read } from '../../http/door'
 import { dayIronSchema, ironOfDay } from './iron'
-import type { Route } from '../../http/route'
+import { Conflict } from '../../database/record-table'
+import { withBody, type Route } from '../../http/route'
+import type { Practice } from '../../practice'
+import { weekOf } from './week'
+
+const weekQuery = z.object({ days: z.coerce.number().int().min(1).max(42).default(7) })
+const dueRequest = z
+  .object({
+    date: daySchema,
+    was: daySchema.nullable().describe('the day it is put from, as it was seen'),
+  })
+  .strict()
+
+/** The next visit stands with the last one: there its day is set. */
+function movedDue(practice: Practice, id: string, { date, was }: z.output<typeof dueRequest>) {
+  return practice.db
+    .transaction(() => {
+      const [last] = practice.visits
+        .ofHorse(id)
+        .filter(({ state, archived }) => state === 'done' && !archived)
+        .sort((a, b) => (a.date < b.date ? 1 : -1))
+      if (!last) throw new NotFound('horse')
+      const before = practice.horses.summaryOf(id)!
+      if (before.due !== was && before.due !== date) throw new Conflict(before)
+      if (before.due !== date) practice.visits.put({ ...last, nextDue: date })
+      return practice.horses.summaryOf(id)!
+    })
+    .immediate()
+}
 
 /** So many days ahead steps of courses are told. */
 const AHEAD = 7
@@ -19,6 +48,29 @@ export const roundRoutes: Route[] = [
       return { ...practice.horses.round(day), steps: practice.courses.open(addDays(day, AHEAD)) }
     },
   },
+  {
+    method: 'get',
+    path: '/round/week',
+    summary: 'The days from one on: who is due when and where, how long it takes, what it needs from the van',
+    answer: roundWeekSchema,
+    query: { date: 'the first day, 2026-11-23', days: '1 to 42, else 7' },
+    run: ({ practice, request }) => {
+      const { days } = read(weekQuery, request.query)
+      return weekOf(practice, dayAsked(request.query['date']), days)
+    },
+  },
+  withBody({
+    method: 'put',
+    path: '/horses/:id/due',
+    summary: 'Puts the next visit of a horse on another day',
+    body: dueRequest,
+    answer: horseSummarySchema,
+    answers: {
+      404: 'No such horse, or it was never visited',
+      409: 'It was put on another day elsewhere meanwhile; `current` is the horse as it is',
+    },
+    run: ({ practice, request, body }) => movedDue(practice, request.params['id'] as string, body),
+  }),
   {
     method: 'get',
     path: '/round/iron',

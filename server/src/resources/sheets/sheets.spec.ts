@@ -87,6 +87,17 @@ describe('sheets about a visit', () => {
     expect(text).toContain('call the vet first')
   })
 
+  it('tell owner and vet what was put in or on, and why', async () => {
+    const { practice } = bed
+    const put = [
+      { what: 'packing' as const, why: 'thin sole' },
+      { what: 'antiseptic' as const, why: '' },
+    ]
+    practice.visits.put({ ...practice.visits.get(visitId)!, feet: { LF: { put } } })
+    for (const reader of ['owner', 'vet'])
+      expect(await textOf(`for=${reader}`)).toContain('Left fore: packing (thin sole), antiseptic.')
+  })
+
   it('tell the vet what was said, the figures before and after, in the unit that was asked for', async () => {
     const text = await textOf('for=vet&unit=mm')
     expect(text).toContain('Said by Dr. Reed')

@@ -15,8 +15,17 @@ export function tries(db: Db) {
      WHERE v.archived = 0 AND (@visitId IS NULL OR t.visit_id = @visitId) AND v.date >= @since
      ORDER BY t.created_at`,
   )
+  const minutes = db.prepare(
+    `SELECT round(avg(took)) AS minutes FROM (
+       SELECT sum(t.minutes) AS took FROM tries t JOIN visits v ON v.id = t.visit_id
+       WHERE v.horse_id = ? AND v.archived = 0 AND t.minutes IS NOT NULL
+       GROUP BY v.id ORDER BY v.date DESC LIMIT 6)`,
+  )
   return {
     ...table,
+    /** What the shoes of a horse took at its last visits, all feet together; null where nothing was logged. */
+    minutesOf: (horseId: string): number | null =>
+      (minutes.get(horseId) as { minutes: number | null }).minutes,
     /** In the order they were logged: of one visit, or all from a day on, `2026-11-28`. */
     dated: (asked: { visitId?: string | undefined; since?: string } = {}): DatedTry[] =>
       (

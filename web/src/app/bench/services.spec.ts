@@ -123,6 +123,8 @@ describe('Keeping', () => {
       nailed: ['LF', 'LH'],
       work: 'LF shod, LH reset',
       paused: ['LH'],
+      worked: ['LF', 'LH'],
+      put: {},
       // RF was measured, RH was not: nobody decided anything for it.
       unmeasured: ['RH'],
       unsaved: [],

@@ -5,16 +5,18 @@ import type { Round } from '@crescent/core'
 import { workWords } from '@crescent/core/text'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
+import { OneOf } from '../common/one-of'
 import { dueText, longDay, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
 import { Help } from '../help/help'
 import { DayIronList } from './day-iron'
+import { RoundWeekView } from './round-week'
 import { RoundSteps } from './round-steps'
 
 /** The day: who is overdue, who is due, who was seen. A visit starts from here. */
 @Component({
   selector: 'cr-round-page',
-  imports: [AsyncState, DayIronList, MatButton, RoundSteps, RouterLink],
+  imports: [AsyncState, DayIronList, MatButton, OneOf, RoundSteps, RoundWeekView, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
   styleUrl: './round-page.scss',
@@ -27,6 +29,14 @@ export class RoundPage {
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
   /** What has to be on the van is shown. */
   protected readonly ironShown = signal(false)
+  /** The day, or the days from it on. */
+  protected readonly span = signal<'day' | 'week' | 'month'>('day')
+  protected readonly weekSpan = computed(() => (this.span() === 'month' ? 'month' : 'week'))
+  protected readonly spans = [
+    { key: 'day', label: 'Day' },
+    { key: 'week', label: 'Week' },
+    { key: 'month', label: 'Month' },
+  ] as const
   protected readonly longDay = longDay
   protected readonly shortDay = shortDay
   protected readonly dueText = dueText

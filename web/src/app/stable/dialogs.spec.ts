@@ -138,6 +138,7 @@ describe('RoundPage', () => {
 
   it('lists who is overdue and who is due, and starts a visit', async () => {
     TestBed.configureTestingModule({ providers: [...STORE, provideRouter([])] })
+    await TestBed.compileComponents()
     const store = TestBed.inject(Store)
     const fixture = TestBed.createComponent(RoundPage)
     store.dispatch(recordsActions.roundRead({ round }))
@@ -152,6 +153,7 @@ describe('RoundPage', () => {
 
   it('says what went wrong when the day cannot be read', async () => {
     TestBed.configureTestingModule({ providers: [...STORE, provideRouter([])] })
+    await TestBed.compileComponents()
     const fixture = TestBed.createComponent(RoundPage)
     await fixture.whenStable()
     TestBed.inject(Store).dispatch(recordsActions.failed({ failure: 'The server does not answer.' }))

@@ -27,6 +27,7 @@ import type {
   RegionDifference,
   Refusal,
   Round,
+  RoundWeek,
   StoredPattern,
   StoredPicture,
   Told,
@@ -78,6 +79,10 @@ export class Api {
     this.http.put<Course>(`/api/courses/${course.id}`, course)
   forecast = (horse: string, date: string): Observable<Forecast> =>
     this.http.get<Forecast>(`/api/horses/${horse}/forecast`, { params: { date } })
+  roundWeek = (date: string, days: number): Observable<RoundWeek> =>
+    this.http.get<RoundWeek>('/api/round/week', { params: { date, days } })
+  moveDue = (horse: string, date: string, was: string | null): Observable<HorseSummary> =>
+    this.http.put<HorseSummary>(`/api/horses/${horse}/due`, { date, was })
   dayIron = (date: string, due: boolean): Observable<IronOfDay> =>
     this.http.get<IronOfDay>('/api/round/iron', { params: { date, due } })
   round = (date: string): Observable<Round> => this.http.get<Round>('/api/round', { params: { date } })

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
 import { FormsModule } from '@angular/forms'
 import { MatButton } from '@angular/material/button'
 import { MatCheckbox } from '@angular/material/checkbox'
@@ -17,6 +17,7 @@ import { Fold } from '../../common/fold'
 import { OUTLINED_FIELDS } from '../../common/outlined-fields'
 import { ProposedCycle } from '../../courses/proposed-cycle'
 import { NextDue } from './next-due'
+import { PutInList, type Put } from './put-in-list'
 import { FigureText } from '../../drawing/figure-text'
 import { HelpButton } from '../../help/help-button'
 
@@ -28,6 +29,9 @@ export interface FinishDialogData {
   /** What was ticked off so far, and the feet that were nailed. */
   closeList: CloseList | undefined
   nailed: readonly Side[]
+  /** The feet that were worked on, and what was put in or on each. */
+  worked: readonly Side[]
+  put: Partial<Record<Side, Put>>
   /** What was done to the feet, in words, and those on which work stopped half way. */
   work: string
   paused: readonly Side[]
@@ -43,6 +47,7 @@ export interface FinishAnswer {
   notes: string
   closeList: CloseList
   nextDue: string | null
+  feet: Partial<Record<Side, { put: Put }>>
 }
 
 /** Ends a visit: says what is still open, takes a note, tells when the next one is due. */
@@ -63,6 +68,7 @@ export interface FinishAnswer {
     MatLabel,
     NextDue,
     ProposedCycle,
+    PutInList,
   ],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -112,6 +118,17 @@ export interface FinishAnswer {
               />
             </details>
           }
+        }
+        @if (data.worked.length > 0) {
+          <details class="fold" [crFold]="putCount() > 0">
+            <summary>
+              Put in or on <span class="muted">{{ putCount() || 'nothing' }}</span>
+            </summary>
+            @for (side of data.worked; track side) {
+              <h3>{{ side }}</h3>
+              <cr-put-in-list [side]="side" [put]="putOf(side)" (changed)="setPut(side, $event)" />
+            }
+          </details>
         }
         <cr-proposed-cycle
           [horseId]="data.horseId"
@@ -177,6 +194,13 @@ export class FinishDialog {
   protected readonly steps = CLOSE_LIST
   protected readonly closeList = signal<CloseList>(this.data.closeList ?? {})
 
+  private readonly materials = signal(this.data.put)
+  protected readonly putCount = computed(() =>
+    Object.values(this.materials()).reduce((sum, put) => sum + put.length, 0),
+  )
+  protected putOf = (side: Side): Put => this.materials()[side] ?? []
+  protected setPut = (side: Side, put: Put): void => this.materials.update((all) => ({ ...all, [side]: put }))
+
   protected checkedOf = (side: Side): readonly CloseCheck[] => this.closeList()[side]?.checked ?? []
 
   protected tick(side: Side, check: CloseCheck, on: boolean): void {
@@ -193,6 +217,10 @@ export class FinishDialog {
 
   protected done(): void {
     if (this.faulty()) return
-    this.dialog.close({ notes: this.notes(), closeList: this.closeList(), nextDue: this.nextDue() })
+    const put = Object.entries(this.materials()) as [Side, Put][]
+    this.dialog.close({
+      ...{ notes: this.notes(), closeList: this.closeList(), nextDue: this.nextDue() },
+      feet: Object.fromEntries(put.map(([side, list]) => [side, { put: list }])),
+    })
   }
 }

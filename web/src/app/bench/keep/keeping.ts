@@ -11,6 +11,7 @@ import {
   type Look,
   type Plan,
   type Side,
+  type VisitFeet,
 } from '@crescent/core'
 import { Router } from '@angular/router'
 import { Store } from '@ngrx/store'
@@ -170,6 +171,8 @@ export class Keeping {
       notes: visit.notes,
       closeList: visit.closeList,
       nailed: SIDES.filter((side) => work[side] === 'shod' || work[side] === 'reset'),
+      worked: SIDES.filter((side) => work[side] !== undefined),
+      put: putBefore(visit.feet),
       work: workWords(work),
       paused: SIDES.filter((side) => this.paused()[side] !== undefined),
       unsaved: this.dirtySides(),
@@ -266,3 +269,7 @@ export class Keeping {
       })
   }
 }
+
+/** What was put in or on the feet so far. */
+const putBefore = (feet: VisitFeet): FinishDialogData['put'] =>
+  Object.fromEntries(SIDES.flatMap((side) => (feet[side]?.put ? [[side, feet[side].put]] : [])))

@@ -1,4 +1,4 @@
-import type { FootRecord, FootWork, Side, StoredPattern, Visit, VisitPage } from '@crescent/core'
+import type { FootRecord, FootWork, Side, StoredPattern, Visit, VisitFeet, VisitPage } from '@crescent/core'
 import { NOTHING_DONE, type History } from '../history'
 import type { Drafts, Step } from './draft'
 
@@ -29,7 +29,9 @@ export type VisitChanges = Partial<
   Pick<Visit, 'date' | 'state' | 'notes' | 'nextDue' | 'closeList' | 'archived'>
 > & {
   /** Only what changes of only the feet that change; undefined takes it away. */
-  feet?: Partial<Record<Side, { work?: FootWork; paused?: string | undefined }>>
+  feet?: Partial<
+    Record<Side, { work?: FootWork; paused?: string | undefined; put?: NonNullable<VisitFeet[Side]>['put'] }>
+  >
 }
 
 /** A visit with its changes: the feet that are not among them stay as they are stored by now. */
