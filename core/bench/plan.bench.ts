@@ -4,6 +4,8 @@ import { inflatePathsD, JoinType, EndType } from 'clipper2-ts'
 import { bent } from '../src/fitting/bend'
 import { bendPlan } from '../src/fitting/bend-plan'
 import { centrelineOfPlan } from '../src/fitting/place-words'
+import { goingOf } from '../src/going/going'
+import { groundOf } from '../src/terms/goings'
 import { planShoe } from '../src/plan/plan'
 import type { ShoeInput } from '../src/records/shoe'
 import { rankSizes } from '../src/sizes/rank'
@@ -90,6 +92,14 @@ once('a bend plan for a shoe bent at three places (aim: under 50 ms)', 'bendPlan
     { branch: 'medial' as const, fromToe: 105 - (i % 5), angle: -8 },
   ].reduce(bent, pattern)
   bendPlan(pattern, shape)
+})
+
+once('a plan and how it stands in sand (aim: under 30 ms)', 'goingMs', 60, (i) => {
+  const plan = planShoe(
+    { ...FIVE_BY_FIVE, width: FIVE_BY_FIVE.width + (i % 9) / 10 },
+    withFive('heart-bar', 'crease'),
+  )
+  goingOf(plan, { ground: groundOf('sand arena'), load: { newtons: 4_000 + 10 * i } })
 })
 
 if (json) console.log(JSON.stringify(figures))

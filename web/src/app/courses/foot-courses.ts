@@ -12,7 +12,7 @@ import { HorseCourses } from './horse-courses'
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (course of here(); track course.id) {
-      <cr-course-card [course]="course" [day]="day()" [asksSigns]="true" />
+      <cr-course-card [course]="course" [day]="day()" [asksSigns]="asksSigns()" />
     }
     @if (courses.failure()) {
       <p role="alert">
@@ -31,6 +31,8 @@ export class FootCourses {
   readonly horseId = input.required<string>()
   readonly side = input.required<Side>()
   readonly day = input.required<string>()
+  /** Not at a visit that is finished. */
+  readonly asksSigns = input(true)
 
   protected readonly courses = inject(HorseCourses)
   protected readonly here = computed(() => this.courses.running().filter(({ side }) => side === this.side()))

@@ -137,7 +137,7 @@ describe('RoundPage', () => {
   }
 
   it('lists who is overdue and who is due, and starts a visit', async () => {
-    TestBed.configureTestingModule({ providers: [...STORE, provideRouter([])] })
+    TestBed.configureTestingModule({ imports: [RoundPage], providers: [...STORE, provideRouter([])] })
     await TestBed.compileComponents()
     const store = TestBed.inject(Store)
     const fixture = TestBed.createComponent(RoundPage)
@@ -152,7 +152,7 @@ describe('RoundPage', () => {
   })
 
   it('says what went wrong when the day cannot be read', async () => {
-    TestBed.configureTestingModule({ providers: [...STORE, provideRouter([])] })
+    TestBed.configureTestingModule({ imports: [RoundPage], providers: [...STORE, provideRouter([])] })
     await TestBed.compileComponents()
     const fixture = TestBed.createComponent(RoundPage)
     await fixture.whenStable()

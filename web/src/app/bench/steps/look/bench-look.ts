@@ -75,7 +75,12 @@ export class LookSole {
       >
         @if (desk.page(); as page) {
           @defer (on immediate) {
-            <cr-foot-courses [horseId]="page.horse.id" [side]="desk.side()" [day]="page.visit.date" />
+            <cr-foot-courses
+              [horseId]="page.horse.id"
+              [side]="desk.side()"
+              [day]="page.visit.date"
+              [asksSigns]="page.visit.state === 'open'"
+            />
             <cr-course-offers
               [horseId]="page.horse.id"
               [side]="desk.side()"

@@ -62,8 +62,10 @@ import { Grounds } from './grounds'
           where="Load for a square millimetre of bearing and a millimetre of sink."
           [value]="grounds.own().stiffness"
           [assumed]="finite(stiffness())"
+          [entry]="entries['stiffness']"
           [problem]="grounds.problems().stiffness"
           (figure)="set('stiffness', $event)"
+          (unread)="entries['stiffness'] = $event"
         />
         <cr-figure-field
           field="going-edge"
@@ -73,8 +75,10 @@ import { Grounds } from './grounds'
           where="Load for a millimetre of edge and a millimetre of sink: what roots and clay hold against being cut."
           [value]="grounds.own().edge"
           [assumed]="edge()"
+          [entry]="entries['edge']"
           [problem]="grounds.problems().edge"
           (figure)="set('edge', $event)"
+          (unread)="entries['edge'] = $event"
         />
         <cr-figure-field
           field="going-pastern"
@@ -82,7 +86,9 @@ import { Grounds } from './grounds'
           label="Length of the pastern"
           where="From the middle of the coffin joint to the middle of the fetlock: for the fetlock’s angle."
           [value]="grounds.pastern()"
-          (figure)="grounds.pastern.set($event)"
+          [entry]="entries['pastern']"
+          (figure)="setPastern($event)"
+          (unread)="entries['pastern'] = $event"
         />
         @for (whose of both; track whose.key) {
           <label class="pack"
@@ -148,6 +154,7 @@ export class GoingAsked {
     { key: 'frog', label: 'the frog' },
     { key: 'sole', label: 'sole and frog, from the frog’s point back' },
   ]
+  /** What was typed and is no figure, by field. */
   protected readonly entries: Record<string, string> = {}
 
   protected readonly stiffness = computed(
@@ -191,7 +198,13 @@ export class GoingAsked {
     this.grounds.typedKg.set(value === undefined ? undefined : fromHeavyUnit(value, this.text.style().unit))
   }
 
+  protected setPastern(value: number | undefined): void {
+    delete this.entries['pastern']
+    this.grounds.pastern.set(value)
+  }
+
   protected set(key: 'stiffness' | 'edge', value: number | undefined): void {
+    delete this.entries[key]
     this.grounds.own.update(({ [key]: _old, ...rest }) =>
       value === undefined ? rest : { ...rest, [key]: value },
     )

@@ -3,8 +3,9 @@ import { PLAIN_SHOE, type ShoeInput, type Vec } from '@crescent/core'
 import { depthAt, groundOf } from '@crescent/core/going'
 import { Store } from '@ngrx/store'
 import { settingsActions } from '../../../../state/settings/settings.feature'
-import { FOOT, planOf, show, STORE } from '../../../../testing/samples'
+import { FOOT, pattern, planOf, show, STORE } from '../../../../testing/samples'
 import { GoingWords } from './going-words'
+import { otherDesigns } from './other-designs'
 import { sinkBands } from './sink-bands'
 import { isSlider, slickerOf, turnWords } from './sliding'
 import { StandingFigures } from './standing-figures'
@@ -124,6 +125,17 @@ describe('what is shown of it', () => {
     const hard = await show(GoingWords, { name: 'On rock', stood: rock })
     expect(hard.element.textContent).toContain('does not give')
   })
+})
+
+it('beside a shoe lie the same without one of its parts, designs on its bar, and patterns', () => {
+  const shoe = shoeWith({ kind: 'studs', height: 4 }, { kind: 'egg-bar' })
+  const others = otherDesigns(shoe, [pattern('p1')])
+  const bare = others.find(({ label }) => label === 'This shoe without studs')!
+  expect(bare.shoe.modifications).toEqual([{ kind: 'egg-bar' }])
+  expect(bare.shoe.section).toEqual(shoe.section)
+  expect(others.find(({ label }) => label === 'Plain shoe')!.shoe.section).toEqual(shoe.section)
+  expect(others.at(-1)).toMatchObject({ key: 'p1', label: 'LF · Road set' })
+  expect(new Set(others.map(({ key }) => key)).size).toBe(others.length)
 })
 
 describe('sliding', () => {

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
-import { TEMPLATES, type Plan, type ShoeInput, type Vec } from '@crescent/core'
+import type { Plan, Vec } from '@crescent/core'
 import {
   BODY_WEIGHT,
   groundOf,
@@ -14,16 +14,10 @@ import {
 } from '@crescent/core/going'
 import { Desk } from '../../../desk'
 import { Shaping } from '../shaping'
+import { otherDesigns, type OtherDesign } from './other-designs'
 
 /** How soft packing is that sets in the foot, N/mm3 (an assumption, from memory). */
 const PACKED = 0.07
-
-/** Another design to look at beside the one on the Bench. */
-export interface OtherDesign {
-  key: string
-  label: string
-  shoe: ShoeInput
-}
 
 /** What the two designs stand on and under: chosen once for both. */
 @Injectable()
@@ -60,19 +54,9 @@ export class Grounds {
     return covers === 'none' ? undefined : { covers, stiffness: PACKED }
   }
 
-  /** Patterns of this pair of feet, and designs to begin from on the bar that lies on the Bench. */
   readonly others = computed((): OtherDesign[] => {
     const draft = this.desk.draft()
-    if (!draft) return []
-    const patterns = this.shaping
-      .patterns()
-      .map(({ id, side, name, shoe }): OtherDesign => ({ key: id, label: `${side} · ${name}`, shoe }))
-    const designs = TEMPLATES.map(({ key, label, shoe }): OtherDesign => ({
-      key,
-      label,
-      shoe: { ...draft.shoe, ...shoe, section: shoe.section ?? draft.shoe.section },
-    }))
-    return [...designs, ...patterns]
+    return draft ? otherDesigns(draft.shoe, this.shaping.patterns()) : []
   })
   readonly other = computed(() => this.others().find(({ key }) => key === this.otherKey()))
 
