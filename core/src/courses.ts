@@ -8,15 +8,13 @@ export {
   beginCourse,
   courseProblems,
   lineOfSign,
-  openSteps,
   signsToAsk,
-  stepState,
   stopped,
   withAnswer,
   withStepDone,
   withStepMoved,
   withStepOpened,
   withStepSkipped,
-  type StepState,
 } from './courses/course'
+export { openSteps, stepState, type StepState } from './courses/steps'
 export { ownerList, type ListPart } from './courses/owner-list'

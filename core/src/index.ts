@@ -34,6 +34,7 @@ export { widestKnown, type Balance, type HeelSupport } from './foot/balance/bala
 export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'
 export { BREAKOVER_SCHOOLS } from './foot/balance/schools/index'
+export { openSteps, stepState } from './courses/steps'
 export { addDays, DAY_RANGE, daysBetween } from './terms/days'
 export { PUT_IN, type PutIn } from './terms/put-in'
 export { BODY_WEIGHT } from './terms/loads'

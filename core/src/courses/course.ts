@@ -4,6 +4,7 @@ import { addDays, daysBetween } from '../terms/days'
 import type { CourseKey, SignAnswer } from '../terms/courses'
 import type { Side } from '../terms/sides'
 import { courseKind } from './index'
+import { openSteps } from './steps'
 import type { Sign } from './kind'
 
 /** What a course is begun with. */
@@ -38,20 +39,6 @@ export function beginCourse({ why = '', who = '', ...begun }: Begun, newId: () =
     ),
   }
 }
-
-/** Steps that are neither done nor left out, by their days. */
-export const openSteps = ({ steps, ended, archived }: Course): CourseEntry[] =>
-  ended || archived
-    ? []
-    : steps
-        .filter(({ done, skipped }) => done === null && !skipped)
-        .sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))
-
-/** How a step stands on a day. */
-export type StepState = 'overdue' | 'today' | 'coming'
-
-export const stepState = ({ date }: Pick<CourseEntry, 'date'>, day: string): StepState =>
-  date < day ? 'overdue' : date === day ? 'today' : 'coming'
 
 /** What came of a step. */
 export interface StepDone {

@@ -11,9 +11,7 @@ import {
   beginCourse,
   courseProblems,
   lineOfSign,
-  openSteps,
   signsToAsk,
-  stepState,
   stopped,
   withAnswer,
   withStepDone,
@@ -23,6 +21,7 @@ import {
 } from './course'
 import { COURSES, courseKind, coursesFor } from './index'
 import { ownerList } from './owner-list'
+import { openSteps, stepState } from './steps'
 
 let made = 0
 const newId = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`

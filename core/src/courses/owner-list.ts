@@ -2,7 +2,7 @@ import { told, type Told } from '../notices/told'
 import type { Course } from '../records/course'
 import type { VisitFeet } from '../records/practice'
 import { SIDE_NAMES, type Side } from '../terms/sides'
-import { openSteps } from './course'
+import { openSteps } from './steps'
 import { courseKind } from './index'
 
 /** A part of the list that goes home with the owner. */

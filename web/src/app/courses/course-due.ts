@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import type { Side } from '@crescent/core'
-import { openSteps, stepState } from '@crescent/core/courses'
+import { openSteps, stepState, type Side } from '@crescent/core'
 import { FigureText } from '../drawing/figure-text'
 import { dueText } from '../common/today'
 import { HorseCourses } from './horse-courses'
