@@ -6,7 +6,7 @@ import { ProblemError } from '../notices/problem'
 import type { Course } from '../records/course'
 import type { Horse, FootRecord } from '../records/practice'
 import type { StoredPattern } from '../records/answers'
-import { currentPatterns } from '../records/worn'
+import { currentPatterns, workOf } from '../records/worn'
 import { openSteps } from '../courses/steps'
 import { SIDES, type Side } from '../terms/sides'
 import { proposedCycle, type ProposedCycle } from './cycle'
@@ -106,7 +106,7 @@ function footForecast(
     measures: likely(of, records, date),
     ...(growth && { growth }),
     ...(growth && from !== undefined && worn && { drift: driftBy(growth, worn.plan, from, date) }),
-    ...(from !== undefined && worn && wearBy(of, worn.pattern, from, own)),
+    ...(from !== undefined && worn && wearBy(of, worn.pattern, from, own, wasReset(of, side, from))),
   }
 }
 
@@ -133,29 +133,44 @@ function driftBy(growth: Rate, plan: Plan, from: string, date: string): NonNulla
   }
 }
 
+/** At the last visit the shoe of the visit before was put on again. */
+function wasReset({ visits, footRecords }: History, side: Side, from: string): boolean {
+  const last = visits.find(({ date, state, archived }) => date === from && state === 'done' && !archived)
+  return (
+    last !== undefined &&
+    workOf(
+      last.feet,
+      footRecords.filter(({ visitId }) => visitId === last.id),
+    )[side] === 'reset'
+  )
+}
+
 function wearBy(
   { others, horse }: ForecastOf,
   { shoe }: StoredPattern,
   from: string,
   own: readonly Interval[],
+  reset: boolean,
 ): Pick<FootForecast, 'wear' | 'otherWear'> {
   const hardFaced = isHardFaced(shoe)
   const bar = shoe.section.thickness
   const wear = wearOf(own, others, hardFaced)
   const other = wearOf(own, others, !hardFaced)
+  const left = own.at(-1)?.left
+  // A shoe that was put on again begins with what was left of it; where nobody read that, nothing is told.
+  const thickness = reset ? left : bar
   const through = (one: Wear) => {
-    const on = throughOn(one, bar, from)
+    const on = thickness === undefined ? undefined : throughOn(one, thickness, from, bar)
     return on && { through: on }
   }
-  const left = own.at(-1)?.left
-  const reset = wear && left !== undefined ? canBeReset(wear, left, bar, horse.cycleWeeks) : undefined
+  const lasts = wear && left !== undefined ? canBeReset(wear, left, bar, horse.cycleWeeks) : undefined
   return {
     ...(wear && {
       wear: {
         ...wear,
         ...through(wear),
         hardFaced,
-        ...(reset !== undefined && { reset }),
+        ...(lasts !== undefined && { reset: lasts }),
         reason: told`It loses ${length(wear.rate.perWeek, 'fine')} a week (${wear.rate.count} read${wear.pooled ? ', other horses on this going among them' : ''}); a third of the bar must be left.`,
       },
     }),

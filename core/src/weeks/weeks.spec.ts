@@ -271,6 +271,23 @@ describe('a forecast', () => {
     expect(told.holding[0]).toMatchObject({ worn: 5, lost: 0 })
   })
 
+  it('a shoe that was put on again is through sooner: it begins with what was left of it', () => {
+    const of = history(6)
+    const through = (given: ForecastOf) => forecast(given, '2026-10-19').feet[0]!.wear!.through
+    const again = {
+      ...of,
+      visits: of.visits.map((visit, i) =>
+        i === 5 ? { ...visit, feet: { LF: { work: 'reset' as const } } } : visit,
+      ),
+    }
+    // Of the new bar two thirds may go; of the one put on again only what stands above a third of the bar.
+    const bar = 7.9375
+    const [fresh, reset] = [through(of)!, through(again)!]
+    expect(reset.weeks / fresh.weeks).toBeCloseTo((4.9 - bar / 3) / ((bar * 2) / 3), 6)
+    const unread = { ...again, looks: again.looks.slice(0, 5) }
+    expect(through(unread)).toBeUndefined()
+  })
+
   it('before the first visit proposes nothing, and a course that asks sooner comes first', () => {
     expect(forecast(history(0), '2026-10-19')).toEqual({ date: '2026-10-19', feet: [], holding: [] })
     const of = history(3)
