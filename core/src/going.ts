@@ -5,6 +5,7 @@ export {
   GOINGS,
   GROUND_RANGES,
   groundOf,
+  PACKING_STIFFNESS,
   type BearingPart,
   type GoingKey,
   type Ground,

@@ -52,6 +52,9 @@ export interface Ground {
 /** What can be said of how stiff ground is: N/mm3, and N/mm2 at an edge. */
 export const GROUND_RANGES = { stiffness: [0.001, 1_000], edge: [0, 50] } as const
 
+/** How soft packing is that sets in the foot, N/mm3 (an assumption, from memory). */
+export const PACKING_STIFFNESS = 0.07
+
 /** The ground of a going. */
 export function groundOf(key: GoingKey): Ground {
   const { stiffness, edge } = GOINGS.find((one) => one.key === key)!

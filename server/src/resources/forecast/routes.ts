@@ -88,9 +88,7 @@ const historyOf = ({ visits, footRecords, looks, patterns }: Practice, id: strin
 function othersOn(practice: Practice, { id, going }: Horse): Interval[] {
   if (going === '') return []
   return practice.horses
-    .list('going = @going AND id <> @id AND archived = 0 ORDER BY updated_at DESC LIMIT @most', {
-      ...{ going, id, most: MOST_OTHERS },
-    })
+    .onGoing(going, id, MOST_OTHERS)
     .flatMap((other) => SIDES.flatMap((side) => intervalsOf(historyOf(practice, other.id), side)))
 }
 

@@ -97,6 +97,11 @@ export function horses(db: Db) {
     /** Every horse that is due some day, the earliest first. */
     allDue: (): HorseSummary[] =>
       all(`${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL ORDER BY h.due, h.name`, {}).map(summary),
+    /** Other horses that go on the same ground, those changed last first. */
+    onGoing: (going: string, except: string, most: number): Horse[] =>
+      table.list('going = @going AND id <> @except AND archived = 0 ORDER BY updated_at DESC LIMIT @most', {
+        ...{ going, except, most },
+      }),
     /** One horse as lists show it. */
     summaryOf: (id: string): HorseSummary | undefined =>
       all(`${SUMMARY} WHERE h.id = @id`, { id }).map(summary)[0],

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
-import { fromHeavyUnit, heavyUnit, inHeavyUnit } from '@crescent/core'
+import { BODY_WEIGHT, fromHeavyUnit, heavyUnit, inHeavyUnit } from '@crescent/core'
 import { GOINGS, LOAD_MOMENTS, type GoingKey, type LoadMomentKey, type Packing } from '@crescent/core/going'
 import { FigureText } from '../../../../drawing/figure-text'
 import { FigureField } from '../../../figure-field'
@@ -172,7 +172,8 @@ export class GoingAsked {
         : 'as is usual; set it on its page',
   )
   protected readonly weightRange = computed(
-    () => `It lies between ${this.written(80)} and ${this.written(1_400)} ${this.heavy()}`,
+    () =>
+      `It lies between ${this.written(BODY_WEIGHT.range[0])} and ${this.written(BODY_WEIGHT.range[1])} ${this.heavy()}`,
   )
 
   protected finite = (value: number): number | undefined => (Number.isFinite(value) ? value : undefined)

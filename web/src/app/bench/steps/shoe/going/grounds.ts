@@ -6,6 +6,7 @@ import {
   GROUND_RANGES,
   loadMoment,
   newtonsOn,
+  PACKING_STIFFNESS,
   pointOf,
   type GoingKey,
   type Ground,
@@ -15,9 +16,6 @@ import {
 import { Desk } from '../../../desk'
 import { Shaping } from '../shaping'
 import { otherDesigns, type OtherDesign } from './other-designs'
-
-/** How soft packing is that sets in the foot, N/mm3 (an assumption, from memory). */
-const PACKED = 0.07
 
 /** What the two designs stand on and under: chosen once for both. */
 @Injectable()
@@ -51,7 +49,7 @@ export class Grounds {
 
   packing(whose: 'mine' | 'theirs'): Packing | undefined {
     const covers = this.packed()[whose]
-    return covers === 'none' ? undefined : { covers, stiffness: PACKED }
+    return covers === 'none' ? undefined : { covers, stiffness: PACKING_STIFFNESS }
   }
 
   readonly others = computed((): OtherDesign[] => {
