@@ -15,6 +15,8 @@ const CORE_DOORS = [
   'solid',
   'anvil',
   'going',
+  'advice',
+  'designs',
   'courses',
   'weeks',
   'photographs',

@@ -1,11 +1,13 @@
 import { defineConfig } from '@playwright/test'
 import { CHROMIUM } from './support/chromium'
 
-/** Drives the built application; each test file starts a server of its own on a throwaway data folder. */
+/** Drives the built application; each worker starts a server of its own on a throwaway data folder. */
 export default defineConfig({
   testDir: 'tests',
-  workers: 2,
-  // Two cores carry two browsers, two servers and whatever else the machine does: wait long, fail only what is wrong.
+  globalSetup: './support/seeded.ts',
+  // Tests wait more than they work: three keep two cores busy.
+  workers: 3,
+  // Browsers and servers share two cores with whatever else the machine does: wait long, fail only what is wrong.
   timeout: 90_000,
   expect: { timeout: 15_000 },
   retries: 1,

@@ -1,8 +1,9 @@
-// Bundles the server and its commands with core into dist/; packages stay outside.
+// Bundles the server and its commands with core into dist/, or the folder that is named; packages stay outside.
 import { cpSync, rmSync } from 'node:fs'
 import { build } from 'esbuild'
 
-rmSync('dist', { recursive: true, force: true })
+const outdir = process.argv[2] ?? 'dist'
+rmSync(outdir, { recursive: true, force: true })
 await build({
   entryPoints: [
     'src/main.ts',
@@ -12,7 +13,7 @@ await build({
     'src/commands/begin.ts',
     'src/commands/check.ts',
   ],
-  outdir: 'dist',
+  outdir,
   entryNames: '[name]',
   bundle: true,
   platform: 'node',
@@ -25,6 +26,8 @@ await build({
     '@crescent/core/records/index': '../core/src/records/index.ts',
     '@crescent/core/anvil': '../core/src/anvil.ts',
     '@crescent/core/going': '../core/src/going.ts',
+    '@crescent/core/advice': '../core/src/advice.ts',
+    '@crescent/core/designs': '../core/src/designs.ts',
     '@crescent/core/courses': '../core/src/courses.ts',
     '@crescent/core/weeks': '../core/src/weeks.ts',
     '@crescent/core/formats': '../core/src/formats.ts',
@@ -36,4 +39,4 @@ await build({
     '@crescent/core/solid': '../core/src/solid.ts',
   },
 })
-cpSync('src/database/migrations', 'dist/migrations', { recursive: true })
+cpSync('src/database/migrations', `${outdir}/migrations`, { recursive: true })

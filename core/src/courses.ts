@@ -1,20 +1,25 @@
 // The front door to plans over weeks: their rules, their steps, what is asked at the next visit, what goes home.
-export { COURSE_KEYS, DOERS, SIGN_ANSWERS, type CourseKey, type Doer, type SignAnswer } from './terms/courses'
+export { COURSE_KEYS, DOERS, type CourseKey, type Doer } from './terms/courses'
+export { SIGN_ANSWERS, type Sign, type SignAnswer } from './terms/signs'
 export type { Course, CourseEntry } from './records/course'
 export { COURSES, courseKind, coursesFor } from './courses/index'
-export type { CourseKind, Sign } from './courses/kind'
+export type { CourseKind } from './courses/kind'
 export {
+  answeredOn,
   answersSay,
   beginCourse,
   courseProblems,
-  lineOfSign,
+  signLines,
   signsToAsk,
   stopped,
   withAnswer,
+  withStepAdded,
   withStepDone,
   withStepMoved,
   withStepOpened,
   withStepSkipped,
+  withStepWritten,
+  type StepWords,
 } from './courses/course'
 export { openSteps, stepState, type StepState } from './courses/steps'
 export { ownerList, type ListPart } from './courses/owner-list'

@@ -55,8 +55,8 @@ export { newLook } from './look/new-look'
 export { answered, openQuestions, standing, withTap } from './look/carry'
 export { endProportion } from './look/old-shoe'
 export { closedGates, gatesOf, type Gate } from './look/gates'
-export { advise, adviceTitle } from './advice/advise'
-export type { Advice, AdviceChange, Topic, Trait } from './advice/advice'
+export { leftOf, shareLeft, WEAR_SHARES, type WearShare } from './look/wear-shares'
+export { SAID, type Sign, type SignAnswer, type SignLine } from './terms/signs'
 export { clashOf, modification, MODIFICATIONS } from './modifications/index'
 export {
   offersBeside,
@@ -110,8 +110,6 @@ export { USUAL_NAIL_SIZES } from './workshop/sizes'
 export { turningRadius, type NailTurning, type SeenNail, type TurningRadius } from './nails/turning'
 export { sectionOutline, type SectionForm } from './shoe/section-form'
 export { cutAt, type SectionCut } from './modifications/build'
-export { differences, type Difference } from './plan/difference'
-export { TEMPLATES, templatesFor, type Template } from './plan/templates'
 export { wallSection, type WallSection } from './views/wall-section'
 export { clearOfFindings } from './look/keep-clear'
 export { FORGING_STAGES, type ForgingStep } from './modifications/forging'
@@ -168,14 +166,17 @@ export { ANIMALS, HEEL_MEASURES, TIP_SOURCES } from './terms/foot-choices'
 export { WAYS_BACK, type WayBack } from './terms/ways-back'
 export { PATTERNS_FOUND } from './terms/patterns-found'
 export { currentPatterns, workOf } from './records/worn'
+export type { PromisedCall } from './records/call'
 export type {
   HorsePage,
   HorseSummary,
   Refusal,
   Round,
+  RoundCall,
   RoundStep,
   RoundStop,
   RoundWeek,
+  PagePattern,
   StoredPattern,
   VisitPage,
   FoundPattern,
@@ -195,9 +196,6 @@ export { designName, modificationWords } from './plan/design-name'
 export { mirroredDesign } from './plan/mirrored-design'
 export { refit } from './plan/refit'
 export { wallPlace, type WallPlace } from './nails/keep-clear'
-export { changeClauses } from './advice/change-words'
-export { accepted, type Accepted } from './advice/accepted'
-export { contradictions, type Contradiction } from './advice/contradictions'
 export { piecesOf, WORDS, wordNamed, type Piece, type Word } from './terms/words'
 export type { Half } from './terms/half'
 export type { Verdict } from './terms/verdicts'

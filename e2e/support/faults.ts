@@ -4,7 +4,8 @@ import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
-import { DIST, TestServer } from './server'
+import { DIST } from './seeded'
+import { TestServer } from './server'
 
 /** What was done to the server once: how much had been answered or was there, and how much of it was gone afterwards. */
 export interface Outcome {

@@ -28,6 +28,14 @@ export const test = base.extend<{ open: (path: string) => Promise<void> }, { ser
 
 export { expect }
 
+/** A day so many days from today, `2026-11-23`, as this machine's clock has it. */
+export function dayFromNow(days: number): string {
+  const day = new Date()
+  day.setDate(day.getDate() + days)
+  const two = (part: number) => String(part).padStart(2, '0')
+  return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`
+}
+
 /** Types into a field over what stood there, key by key as a hand does. */
 export async function typeOver(field: Locator, text: string): Promise<void> {
   await expect(field).toBeVisible()

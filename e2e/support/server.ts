@@ -3,10 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
-
-/** The built server and its commands. */
-export const DIST = fileURLToPath(new URL('../../server/dist/', import.meta.url))
+import { demoInto, DIST } from './seeded'
 
 /** The built server on a data folder of its own. */
 export class TestServer {
@@ -25,7 +22,7 @@ export class TestServer {
   /** Starts a server, with the demo practice unless it is to be empty. */
   static async start(data: 'demo' | 'empty' = 'demo', more: NodeJS.ProcessEnv = {}): Promise<TestServer> {
     const server = new TestServer(mkdtempSync(join(tmpdir(), 'crescent-e2e-')), await freePort(), more)
-    if (data === 'demo') server.command('seed')
+    if (data === 'demo') demoInto(server.dataFolder)
     await server.run()
     return server
   }
@@ -57,7 +54,7 @@ export class TestServer {
   }
 
   /** Runs one of the built commands on this data and returns what it printed. */
-  command(name: 'seed' | 'backup' | 'restore', ...parameters: string[]): string {
+  command(name: 'backup' | 'restore', ...parameters: string[]): string {
     const ran = spawnSync(process.execPath, [join(DIST, `${name}.js`), ...parameters], {
       env: this.env(),
       encoding: 'utf8',

@@ -1,7 +1,10 @@
 import type { Page } from '@playwright/test'
+import { TestServer } from '../support/server'
 import {
+  dayFromNow,
   expect,
   expectAccessible,
+  field,
   onDevice,
   openBench,
   PHONE,
@@ -101,7 +104,7 @@ test('the next visit asks what should have come, one by one; late steps stand ou
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Start visit' }).click()
   await expect(page.getByRole('button', { name: /^LF .*overdue/ })).toBeVisible()
-  const asked = page.locator('cr-signs-asked')
+  const asked = page.locator('cr-course-card cr-signs-asked')
   await expect(asked.getByRole('group')).toHaveCount(3)
   await asked
     .getByRole('group', { name: 'Sole under the tip thicker' })
@@ -115,15 +118,150 @@ test('the next visit asks what should have come, one by one; late steps stand ou
   await expect(asked.getByRole('group')).toHaveCount(2)
 })
 
+test('a step of one’s own is added and said otherwise; it stands on the round', async ({ page, open }) => {
+  await open('/round')
+  await openHorse(page, 'Lantern')
+  const card = page.locator('cr-course-card')
+  await card.getByRole('button', { name: 'Add a step' }).click()
+  const own = page.getByRole('dialog', { name: 'A step of your own' })
+  await own.getByRole('button', { name: 'Add it' }).click()
+  await expect(own.getByRole('alert')).toContainText('what is to be done?')
+  await typeOver(own.getByLabel('What is to be done'), 'Picture of the wear')
+  await own.getByRole('combobox', { name: /^Who does it/ }).selectOption('owner')
+  await expectAccessible(page)
+  await own.getByRole('button', { name: 'Add it' }).click()
+  await expect(own).toBeHidden()
+  const row = card.getByRole('listitem').filter({ hasText: 'Picture of the wear' })
+  await expect(row).toContainText('owner')
+  await row.getByRole('button').click()
+  const step = page.getByRole('dialog', { name: 'Picture of the wear' })
+  await step.getByRole('button', { name: 'Say it otherwise' }).click()
+  const words = page.getByRole('dialog', { name: 'The step in other words' })
+  await expect(words.getByLabel('What is to be done')).toHaveValue('Picture of the wear')
+  await typeOver(words.getByLabel('What is to be done'), 'Two pictures of the wear')
+  await page.keyboard.press('Enter')
+  await expect(words).toBeHidden()
+  await expect(card).toContainText('Two pictures of the wear')
+  await page.getByRole('link', { name: 'Round' }).click()
+  await expect(page.getByRole('region', { name: 'Courses' })).toContainText('Two pictures of the wear')
+})
+
+test('a call is promised, stands on the round until it was made, and what came of it with the horse', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  const calls = page.getByRole('region', { name: 'Calls' })
+  await expect(calls.getByRole('listitem').filter({ hasText: 'overdue' })).toContainText('Buttercup')
+  await openHorse(page, 'Dunlin')
+  await page.getByRole('button', { name: 'Promise a call' }).click()
+  const promise = page.getByRole('dialog', { name: 'Promise a call about Dunlin' })
+  await typeOver(promise.getByLabel('What it is about'), 'Sound on the stones?')
+  await promise.getByLabel('On', { exact: true }).fill(dayFromNow(2))
+  await expectAccessible(page)
+  await promise.getByRole('button', { name: 'Promise it' }).click()
+  await expect(promise).toBeHidden()
+  await expect(page.getByRole('region', { name: 'Calls' })).toContainText('Sound on the stones?')
+  await page.getByRole('link', { name: 'Round' }).click()
+  const row = calls.getByRole('listitem').filter({ hasText: 'Dunlin' })
+  await expect(row).toContainText('due in 2 days')
+  await page.reload()
+  await row.getByRole('button', { name: 'Called' }).click()
+  const called = page.getByRole('dialog', { name: 'Sound on the stones?' })
+  await typeOver(called.getByLabel('What came of it'), 'Sound, and quick')
+  await called.getByRole('button', { name: 'Called', exact: true }).click()
+  await expect(called).toBeHidden()
+  await expect(row).toHaveCount(0)
+  await row.waitFor({ state: 'detached' })
+  await openHorse(page, 'Dunlin')
+  await page.getByText('Calls that were made').click()
+  await expect(page.getByRole('region', { name: 'Calls' })).toContainText('Sound, and quick')
+})
+
+async function agreedAndFinished(page: Page) {
+  await openBench(page, 'Merryweather', 'Look')
+  const asked = page.getByRole('region', { name: 'Looked for since last time' })
+  const sign = (name: string) => asked.getByRole('group', { name })
+  await expect(asked.getByRole('group')).toHaveCount(2)
+  await expect(asked).toContainText('Flare smaller')
+  await expectAccessible(page)
+  // It was worse at the last two visits; once more, and it stays behind other ways and says so.
+  await sign('Heels no longer crushed').getByRole('button', { name: 'Worse' }).click()
+  await page
+    .getByRole('region', { name: 'From the last visit' })
+    .getByRole('group', { name: /^Heels run forward/ })
+    .getByRole('button', { name: 'same' })
+    .click()
+  const advice = page.locator('cr-advice-list article')
+  await expect(advice.last()).toContainText('worse at two visits running')
+  await sign('Flare smaller').getByRole('button', { name: 'ask no more' }).click()
+  await expect(asked.getByRole('group')).toHaveCount(0)
+  await page.reload()
+  await expect(asked).toContainText('Heels no longer crushed: worse')
+  await expect(asked).toContainText('Flare smaller: not asked any more')
+  // Accepted, it says what will be asked next time.
+  await advice.first().getByRole('button', { name: 'Accept' }).click()
+  await expect(page.getByText(/Next time it is asked/).first()).toBeVisible()
+
+  await page.getByText('The old shoe, before pulling').click()
+  const half = page.getByRole('group', { name: 'Left at the toe' }).getByRole('button', { name: 'half' })
+  await half.click()
+  await expect(half).toHaveAttribute('aria-pressed', 'true')
+  await expect(field(page, 'old-leftToe')).toHaveValue('3/16"')
+  await half.click()
+  await expect(field(page, 'old-leftToe')).toHaveValue('')
+
+  await page.getByRole('radio', { name: 'Left bare' }).click()
+  await page.getByRole('button', { name: 'Finish visit' }).click()
+  const finish = page.getByRole('dialog', { name: 'Finish the visit' })
+  const proposed = finish.locator('cr-proposed-cycle')
+  await expect(proposed).toContainText('Proposed')
+  const day = (await proposed.locator('strong').innerText()).trim()
+  await proposed.getByRole('button', { name: 'Take that day' }).click()
+  await expect(proposed.getByRole('button')).toHaveCount(0)
+  await finish.getByRole('button', { name: 'Finish', exact: true }).click()
+  await expect(finish).toBeHidden()
+  await openHorse(page, 'Merryweather')
+  await page.getByRole('button', { name: 'Change', exact: true }).waitFor()
+  await page.getByText('What to expect').click()
+  await expect(page.locator('cr-horse-forecast')).toContainText('Come again')
+  await expectAccessible(page)
+  // It stands in the days of the Round where it was put.
+  await page.getByRole('link', { name: 'Round' }).click()
+  await page.getByRole('radio', { name: 'Month' }).click()
+  const days = page.locator('.days > section')
+  await expect(days).toHaveCount(35)
+  const there = page.getByRole('region', { name: day })
+  if ((await there.count()) === 0) {
+    const first = (await days.first().getAttribute('aria-label'))!
+    await page.getByRole('button', { name: 'Later', exact: true }).click()
+    await expect(days.first()).not.toHaveAttribute('aria-label', first)
+  }
+  await expect(there.getByRole('link', { name: 'Merryweather' })).toBeVisible()
+}
+
+test('what was agreed is asked at the next visit and changes the advice; wear by a tap; the proposed day is taken', async ({
+  page,
+}) => {
+  // A visit is finished here: others look at this horse as the demo has it.
+  const own = await TestServer.start()
+  try {
+    await page.goto(`${own.url}/round`)
+    await agreedAndFinished(page)
+  } finally {
+    await own.stop()
+  }
+})
+
 test('on a phone a step is put on another day from the horse’s page', async ({ browser, server }) => {
   await onDevice(browser, server, PHONE, async (page) => {
     await openHorse(page, 'Fallow')
     const card = page.locator('cr-course-card')
     await card.getByRole('button', { name: 'Do it' }).click()
     const step = page.getByRole('dialog', { name: 'A little lower' })
-    await step.getByLabel('Done on').fill('2027-03-01')
+    await step.getByLabel('Done on').fill(dayFromNow(92))
     await step.getByRole('button', { name: 'Put it on that day' }).click()
     await expect(step).toBeHidden()
-    await expect(card).toContainText('1 Mar 2027')
+    await expect(card).toContainText('due in 92 days')
   })
 })

@@ -36,6 +36,19 @@ test('a horse is dragged to another day, and put back by keys; it stays there', 
   await expect(page.getByRole('heading', { name: /Due this week/ })).toBeVisible()
 })
 
+test('what is due stands together by its place, with its steps and calls', async ({ page, open }) => {
+  await open('/round')
+  await page.getByRole('radio', { name: 'Places' }).click()
+  const wick = page
+    .locator('cr-round-places section')
+    .filter({ has: page.getByRole('heading', { name: /^Wick/ }) })
+  await expect(wick).toContainText('Buttercup LF')
+  await expect(wick).toContainText('call Dr Ina Sedge: New radiographs before the next rails?')
+  await expectAccessible(page)
+  await wick.getByRole('link', { name: 'Buttercup LF' }).first().click()
+  await expect(page.getByRole('heading', { level: 1, name: 'Buttercup' })).toBeVisible()
+})
+
 test('on a phone a swipe over the days scrolls, a tap puts an overdue horse on today', async ({
   browser,
   server,

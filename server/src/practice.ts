@@ -1,4 +1,5 @@
 import { facts } from './resources/practice/table'
+import { calls } from './resources/calls/table'
 import { courses } from './resources/courses/table'
 import { footRecords } from './resources/foot-records/table'
 import { horses } from './resources/horses/table'
@@ -28,6 +29,7 @@ export interface Practice {
   tries: ReturnType<typeof tries>
   jobs: ReturnType<typeof jobs>
   courses: ReturnType<typeof courses>
+  calls: ReturnType<typeof calls>
   pictures: ReturnType<typeof pictures>
   workshop: ReturnType<typeof workshop>
 }
@@ -50,6 +52,7 @@ export function practiceOn(db: Db): Practice {
     tries: tries(db),
     jobs: jobs(db),
     courses: courses(db),
+    calls: calls(db),
     pictures: pictures(db),
     workshop: workshop(db),
   }

@@ -5,6 +5,7 @@ import type { Finding, FootLook, Look } from '../records/look'
 import type { Trait } from '../terms/traits'
 import type { NailSchoolName } from '../terms/nail-schools'
 import type { FitName } from '../terms/fits'
+import type { Sign } from '../terms/signs'
 
 export type { Trait }
 
@@ -49,6 +50,8 @@ export interface AdviceRule {
   brings?: readonly Trait[]
   avoids?: readonly Trait[]
   change?: AdviceChange
+  /** What should come of it by the next visit. */
+  signs?: readonly Sign[]
   /** Why it applies here, or nothing where it does not. */
   reason: (context: AdviceContext) => string | undefined
 }
@@ -58,6 +61,10 @@ export interface Advice extends Omit<AdviceRule, 'reason'> {
   reason: string
   /** Every rule that asks for this very change: it stands once, with the reasons of all. The first is its own. */
   codes: string[]
+  /** What came of it so far, where it was followed and something was looked for. */
+  soFar: string[]
+  /** It was followed and what was looked for got worse, or no better: another way comes before it. */
+  failed: boolean
   clashes: { code: string; title: string; over: Trait[] }[]
 }
 

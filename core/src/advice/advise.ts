@@ -1,8 +1,12 @@
 import { standing } from '../look/carry'
 import type { Advice, AdviceContext } from './advice'
+import { saidOf } from './follow-up'
 import { ADVICE_RULES } from './rules/index'
 
-/** All advice that applies to a foot. Advice that pulls in two directions is shown with what it clashes with, never dropped. */
+/**
+ * All advice that applies to a foot. Advice that pulls in two directions is shown with what it clashes with, never dropped;
+ * what was followed and did not bring what was looked for comes behind other ways.
+ */
 export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[] {
   const feet = given.look.feet[given.side]
   const context: AdviceContext = { ...given, feet, findings: standing(feet.findings) }
@@ -12,16 +16,18 @@ export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[
       return reason === undefined ? [] : [{ ...rule, reason, codes: [rule.code] }]
     }),
   )
-  return applying.map((one) => ({
+  const told = applying.map((one) => ({
     ...one,
+    ...saidOf(feet, one.codes),
     clashes: applying.flatMap((other) => {
       const over = [...clash(one, other), ...clash(other, one)]
       return other === one || over.length === 0 ? [] : [{ code: other.code, title: other.title, over }]
     }),
   }))
+  return [...told.filter(({ failed }) => !failed), ...told.filter(({ failed }) => failed)]
 }
 
-type Applying = Omit<Advice, 'clashes'>
+type Applying = Omit<Advice, 'clashes' | 'soFar' | 'failed'>
 
 /** Rules that ask for the very same change are one piece of advice, with the reasons of all and what speaks against it. */
 function onceEach(applying: readonly Applying[]): Applying[] {
@@ -45,6 +51,7 @@ const joined = (one: Applying, other: Applying): Applying => ({
   vetLeads: (one.vetLeads ?? false) || (other.vetLeads ?? false),
   brings: all(one.brings, other.brings),
   avoids: all(one.avoids, other.avoids),
+  signs: all(one.signs, other.signs),
 })
 
 type Traits = Pick<Advice, 'brings' | 'avoids'>

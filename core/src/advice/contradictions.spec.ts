@@ -14,6 +14,8 @@ const advice = (given: Partial<Advice>): Advice => ({
   school: '',
   against: '',
   reason: '',
+  soFar: [],
+  failed: false,
   clashes: [],
   ...given,
 })

@@ -1,11 +1,11 @@
 import { problem, type Problem } from '../notices/problem'
 import type { Course, CourseEntry } from '../records/course'
 import { addDays, daysBetween } from '../terms/days'
-import type { CourseKey, SignAnswer } from '../terms/courses'
+import type { CourseKey } from '../terms/courses'
 import type { Side } from '../terms/sides'
+import { levelsOf, SAID, verdictOf, type Sign, type SignAnswer, type SignLine } from '../terms/signs'
 import { courseKind } from './index'
 import { openSteps } from './steps'
-import type { Sign } from './kind'
 
 /** What a course is begun with. */
 export interface Begun {
@@ -90,6 +90,22 @@ export const withStepMoved = (course: Course, stepId: string, date: string): Cou
   steps: course.steps.map((one) => (one.id === stepId ? { ...one, date } : one)),
 })
 
+/** What a hand may write into a step, or write otherwise than the rules have it. */
+export type StepWords = Pick<CourseEntry, 'date' | 'who' | 'label' | 'text' | 'stops'>
+
+/** The course with a step of one's own; one that had come to its end goes on with it, one that was stopped stays so. */
+export const withStepAdded = (course: Course, id: string, words: StepWords): Course => ({
+  ...course,
+  ended: course.ended?.how === 'done' ? null : course.ended,
+  steps: [...course.steps, { id, ...words, done: null, value: null, note: '', skipped: false }],
+})
+
+/** A step in other words, by somebody else or on another day; what was measured at it stays. */
+export const withStepWritten = (course: Course, stepId: string, words: StepWords): Course => ({
+  ...course,
+  steps: course.steps.map((one) => (one.id === stepId ? { ...one, ...words } : one)),
+})
+
 /** A step that was done or left out is open again. */
 export const withStepOpened = (course: Course, stepId: string): Course => ({
   ...course,
@@ -118,6 +134,15 @@ export function signsToAsk(course: Course, on: string): Sign[] {
   return courseKind(course.kind).signs.filter(({ key }) => !answered.has(key))
 }
 
+/** What was answered on a day, as it is told. */
+export const answeredOn = ({ kind, answers }: Course, on: string): { asks: string; said: string }[] =>
+  answers
+    .filter((one) => one.on === on)
+    .map(({ sign, answer }) => ({
+      asks: courseKind(kind).signs.find(({ key }) => key === sign)?.asks ?? sign,
+      said: SAID[answer],
+    }))
+
 /** The course with a sign answered; one answer a day. */
 export const withAnswer = (course: Course, on: string, sign: string, answer: SignAnswer): Course => ({
   ...course,
@@ -126,29 +151,24 @@ export const withAnswer = (course: Course, on: string, sign: string, answer: Sig
   ),
 })
 
-/** A sign over time: 0 when the course began, one up for each better, one down for each worse. */
-export function lineOfSign({ startedOn, answers }: Course, sign: string): { on: string; level: number }[] {
-  let level = 0
-  const line = answers
-    .filter((one) => one.sign === sign)
-    .map(({ on, answer }) => {
-      level += answer === 'better' ? 1 : answer === 'worse' ? -1 : 0
-      return { on, level }
-    })
-  return [{ on: startedOn, level: 0 }, ...line]
-}
+/** Signs of a course that were answered, each over time. */
+export const signLines = ({ kind, startedOn, answers }: Course): SignLine[] =>
+  courseKind(kind).signs.flatMap(({ key, asks }) => {
+    const own = answers.filter(({ sign }) => sign === key)
+    return own.length > 0 ? [{ asks, answers: own, points: levelsOf(own, startedOn) }] : []
+  })
 
 /** What the answers say should be done: worse twice running calls for stopping; no better three times for another way. */
 export function answersSay(course: Course): string[] {
   const { signs, stops } = courseKind(course.kind)
   return signs.flatMap(({ key, asks }) => {
     const answers = course.answers.filter(({ sign }) => sign === key).map(({ answer }) => answer)
-    const last = answers.slice(-3)
-    if (last.length >= 2 && last.slice(-2).every((one) => one === 'worse'))
+    const verdict = verdictOf(answers)
+    if (verdict === 'worse')
       return [
         `${asks}: worse at two visits running. Stop and agree with the vet how to go on. ${stops[0] ?? ''}`.trim(),
       ]
-    if (last.length === 3 && last.every((one) => one === 'same'))
+    if (verdict === 'no better')
       return [`${asks}: no better at three visits. Look for another way, or give it an end.`]
     return []
   })
@@ -158,7 +178,9 @@ export function answersSay(course: Course): string[] {
 export function courseProblems(course: Course): Problem[] {
   const { startedOn, steps, ended: end } = course
   const problems: Problem[] = []
-  steps.forEach(({ date, done }, i) => {
+  steps.forEach(({ date, done, label }, i) => {
+    if (typeof label === 'string' && label.trim() === '')
+      problems.push(problem(`steps.${i}.label`, 'A step needs a few words: what is to be done'))
     if (date < startedOn)
       problems.push(problem(`steps.${i}.date`, `A step lies on or after the first day, ${startedOn}`))
     if (done !== null && done < startedOn)

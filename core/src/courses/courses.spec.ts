@@ -3,21 +3,25 @@ import { describe, expect, it } from 'vitest'
 import { inMm } from '../testing/made'
 import { MODIFICATIONS } from '../modifications/index'
 import { courseSchema, type Course } from '../records/course'
-import { COURSE_KEYS, SIGN_ANSWERS, type CourseKey } from '../terms/courses'
+import { COURSE_KEYS, type CourseKey } from '../terms/courses'
+import { SIGN_ANSWERS } from '../terms/signs'
 import { addDays, daysBetween } from '../terms/days'
 import { ADVICE_RULES } from '../advice/rules/index'
 import {
   answersSay,
   beginCourse,
   courseProblems,
-  lineOfSign,
+  signLines,
   signsToAsk,
   stopped,
   withAnswer,
+  withStepAdded,
   withStepDone,
   withStepMoved,
   withStepOpened,
   withStepSkipped,
+  withStepWritten,
+  type StepWords,
 } from './course'
 import { COURSES, courseKind, coursesFor } from './index'
 import { ownerList } from './owner-list'
@@ -138,6 +142,31 @@ describe('a course', () => {
     expect(courseProblems(moved).map(({ path }) => path)).toEqual(['steps.3.date'])
   })
 
+  it('takes steps of one’s own, and its own in other words', () => {
+    const words: StepWords = {
+      date: '2026-03-05',
+      who: 'owner',
+      label: 'Send a picture',
+      text: 'Of the sole',
+      stops: '',
+    }
+    const own = withStepAdded(begun('expander'), newId(), words)
+    // It stands where its day is: after the first bar, before the second.
+    expect(openSteps(own).map(({ label }) => label)[1]).toBe('Send a picture')
+    expect(courseSchema.safeParse(own).success).toBe(true)
+    const bar = own.steps[1]!
+    const written = withStepWritten(own, bar.id, { ...words, who: 'vet', label: 'Bar 2, with the vet' })
+    expect(written.steps[1]).toMatchObject({ id: bar.id, who: 'vet', measure: bar.measure })
+    expect(written.steps).toHaveLength(own.steps.length)
+    expect(
+      courseProblems(withStepAdded(own, newId(), { ...words, label: ' ' })).map(({ path }) => path),
+    ).toEqual([`steps.${own.steps.length}.label`])
+    // What had come to its end goes on; what was stopped does not by itself.
+    const over = { ...own, ended: { on: '2026-06-01', how: 'done' as const, reason: '' } }
+    expect(withStepAdded(over, newId(), words).ended).toBeNull()
+    expect(withStepAdded(stopped(own, '2026-03-20', 'pain'), newId(), words).ended).not.toBeNull()
+  })
+
   it('asks its signs one by one at a later visit, each once a day', () => {
     const course = begun('wall')
     expect(signsToAsk(course, '2026-03-02')).toEqual([])
@@ -160,7 +189,9 @@ describe('a course', () => {
     const visits = ['2026-04-06', '2026-05-11', '2026-06-15']
     for (const [i, answer] of (['better', 'worse', 'worse'] as const).entries())
       course = withAnswer(course, visits[i]!, 'closing', answer)
-    expect(lineOfSign(course, 'closing')).toEqual([
+    const lines = signLines(course)
+    expect(lines).toHaveLength(1)
+    expect(lines[0]!.points).toEqual([
       { on: '2026-03-02', level: 0 },
       { on: '2026-04-06', level: 1 },
       { on: '2026-05-11', level: 0 },

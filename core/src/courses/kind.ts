@@ -1,5 +1,6 @@
 import type { Told } from '../notices/told'
 import type { CourseKey, Doer } from '../terms/courses'
+import type { Sign } from '../terms/signs'
 
 /** A step as the rules of a course have it. */
 export interface StepRule {
@@ -15,13 +16,6 @@ export interface StepRule {
   stops?: string
 }
 
-/** Something that should come if the course works: asked for at the next visit. */
-export interface Sign {
-  key: string
-  /** As it is asked, to be answered better, the same or worse. */
-  asks: string
-}
-
 /** The rules of a course (common practice, no source), as data. */
 export interface CourseKind {
   key: CourseKey
@@ -34,6 +28,7 @@ export interface CourseKind {
   /** A step that was late puts off all that come after it by as much. */
   inTurn?: true
   steps: readonly StepRule[]
+  /** What should come if it works. */
   signs: readonly Sign[]
   /** What the owner does meanwhile, in plain words. */
   meanwhile: readonly Told[]

@@ -99,6 +99,18 @@ describe('hold and slip', () => {
     expect(heelGap).toBeGreaterThan(30)
   })
 
+  it('turned under a foot that points out of its line it slides along that line as a straight one does along its own', () => {
+    const turnedBy = (turn: number, travel: number) => {
+      const plan = made([{ kind: 'slide-shoe', toeWeb: 26, heelWeb: 15, turn }], bar)
+      return slipOf(plan, on(plan).plane, travel)
+    }
+    const [straight, along, across] = [turnedBy(0, 0), turnedBy(5, -5), turnedBy(5, 5)]
+    // Its toe is turned inward by 5°, so the way it points lies 5° toward the inside.
+    expect(along.edges / straight.edges).toBeCloseTo(1, 2)
+    expect(Math.abs(along.ploughed / straight.ploughed - 1)).toBeLessThan(0.02)
+    expect(across.edges).toBeGreaterThan(along.edges)
+  })
+
   it('the same to either side of an even shoe, and more across its branches', () => {
     expect(slip(26, 12).ploughed).toBeCloseTo(slip(26, -12).ploughed, 0)
     expect(slip(26, 90).ploughed).toBeGreaterThan(slip(26).ploughed)

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { leftOf, shareLeft, WEAR_SHARES } from './wear-shares'
 import { anyFoot } from '../testing/any-foot'
 import { landmarks } from '../foot/landmarks'
 import { readFoot } from '../foot/measurements'
@@ -202,4 +203,15 @@ describe('placeAreas', () => {
       }),
       { numRuns: 30 },
     ))
+})
+
+describe('wear by a tap', () => {
+  it('is a share of the bar, and comes back as the share that was tapped', () => {
+    // Half of 5/16 in is 5/32 in.
+    expect(leftOf(7.9375, 'half')).toBeCloseTo(3.96875, 9)
+    expect([leftOf(10, 'all'), leftOf(10, 'none')]).toEqual([10, 0])
+    for (const { key } of WEAR_SHARES) expect(shareLeft(leftOf(7.9375, key), 7.9375)).toBe(key)
+    expect(shareLeft(5, 7.9375)).toBeUndefined()
+    expect(shareLeft(undefined, 7.9375)).toBeUndefined()
+  })
 })

@@ -27,12 +27,14 @@ export function newLook(id: string, visitId: string, before?: Look): Look {
   }
 }
 
-/** How a horse is built does not change between visits. */
+/** How a horse is built does not change between visits; what should come of what was agreed is asked until it is answered. */
 function carried(before: Look | undefined, side: Side): FootLook {
   const foot = before?.feet[side]
+  const goesOn = (foot?.lookedFor ?? []).filter(({ ended }) => !ended)
   return {
     ...bare(),
     ...(foot?.frontLine && { frontLine: foot.frontLine }),
     ...(foot?.sideLine && { sideLine: foot.sideLine }),
+    ...(goesOn.length > 0 && { lookedFor: goesOn }),
   }
 }

@@ -57,12 +57,11 @@ export function cameraAt(stand: Stand): Camera {
     focal,
     placeAt: ([u, v], above) => {
       const [bentX, bentY] = [(u - width / 2) / half, (v - height / 2) / half]
-      let [x, y] = [bentX, bentY]
-      for (let i = 0; bend !== 0 && i < 5; i++) {
-        const by = 1 + bend * (x * x + y * y)
-        ;[x, y] = [bentX / by, bentY / by]
-      }
-      const [a, b] = [(x * half) / focal, (y * half) / focal]
+      // How much longer the lens makes it, found step by step from how long it became.
+      const long = bend === 0 ? 0 : bentX * bentX + bentY * bentY
+      let by = 1
+      for (let i = 0; long > 0 && i < 5; i++) by = 1 + (bend * long) / (by * by)
+      const [a, b] = [((bentX / by) * half) / focal, ((bentY / by) * half) / focal]
       const t = (above - from[2]) / (a * right[2] + b * down[2] - back[2])
       return [
         from[0] + t * (a * right[0] + b * down[0] - back[0]),

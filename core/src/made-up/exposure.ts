@@ -98,23 +98,34 @@ function softened(raw: Float32Array, width: number, high: number, soft: number):
   const weights = Float32Array.from(kernel, (value) => value / sum)
   const row = width * 3
   const line = new Float32Array(row)
+  const sums = new Float64Array(Math.max(row, STRIPE))
   for (let from = 0; from < raw.length; from += row) {
     line.set(raw.subarray(from, from + row))
-    for (let i = reach * 3; i < row - reach * 3; i++) {
-      let value = 0
-      for (let k = 0; k < weights.length; k++) value += weights[k]! * line[i + (k - reach) * 3]!
-      raw[from + i] = value
-    }
+    spread(weights, line, 0, 3, sums.subarray(0, row - 2 * reach * 3))
+    raw.set(sums.subarray(0, row - 2 * reach * 3), from + reach * 3)
   }
   const before = new Float32Array(STRIPE * high)
   for (let left = 0; left < row; left += STRIPE) {
     const wide = Math.min(STRIPE, row - left)
     for (let v = 0; v < high; v++) before.set(raw.subarray(v * row + left, v * row + left + wide), v * STRIPE)
-    for (let v = reach; v < high - reach; v++)
-      for (let i = 0; i < wide; i++) {
-        let value = 0
-        for (let k = 0; k < weights.length; k++) value += weights[k]! * before[(v + k - reach) * STRIPE + i]!
-        raw[v * row + left + i] = value
-      }
+    for (let v = reach; v < high - reach; v++) {
+      spread(weights, before, (v - reach) * STRIPE, STRIPE, sums.subarray(0, wide))
+      raw.set(sums.subarray(0, wide), v * row + left)
+    }
+  }
+}
+
+/** Weighs values `step` apart, from `from` on, for each of `sums`: one weight after the other, for a plain run over a list. */
+function spread(
+  weights: Float32Array,
+  values: Float32Array,
+  from: number,
+  step: number,
+  sums: Float64Array,
+): void {
+  sums.fill(0)
+  for (let k = 0; k < weights.length; k++) {
+    const [weight, at] = [weights[k]!, from + k * step]
+    for (let i = 0; i < sums.length; i++) sums[i]! += weight * values[at + i]!
   }
 }

@@ -12,17 +12,14 @@ interface Square {
 
 /** How far a place lies from a closed line, mm: positive inside. Built once for a line, asked for each grain of a picture. */
 export function distanceFrom(line: readonly Vec[]): (x: number, y: number) => number {
-  const n = line.length
   const box = boxOf(line, 40)
   const columns = Math.ceil((box.right - box.left) / CELL) + 1
   const turns = turning(line)
-  const known = new Map<number, Square>()
+  const pieces = piecesOf(line)
+  const known: (Square | undefined)[] = []
   const squareAt = (column: number, row: number): Square => {
-    const key = row * columns + column
-    const before = known.get(key)
-    if (before) return before
     const [cx, cy] = [box.left + (column + 0.5) * CELL, box.bottom + (row + 0.5) * CELL]
-    const offs = line.map((a, i) => toPiece(cx, cy, a, line[(i + 1) % n]!))
+    const offs = line.map((_, i) => Math.sqrt(toPiece(pieces, i, cx, cy)))
     const least = Math.min(...offs)
     const square: Square =
       least > CLEAR
@@ -30,21 +27,44 @@ export function distanceFrom(line: readonly Vec[]): (x: number, y: number) => nu
         : { pieces: offs.flatMap((off, i) => (off <= least + CELL * 1.5 ? [i] : [])) }
     // A square the line does not come near lies on one side of it as a whole.
     if (square.off === undefined && least > CELL) square.off = inside(line, cx, cy) ? Infinity : -Infinity
-    known.set(key, square)
     return square
   }
   return (x, y) => {
     if (x < box.left || x > box.right || y < box.bottom || y > box.top) return -40
-    const { pieces, off } = squareAt(Math.floor((x - box.left) / CELL), Math.floor((y - box.bottom) / CELL))
-    if (pieces.length === 0) return off!
+    const [column, row] = [Math.floor((x - box.left) / CELL), Math.floor((y - box.bottom) / CELL)]
+    const square = (known[row * columns + column] ??= squareAt(column, row))
+    const near = square.pieces
+    if (near.length === 0) return square.off!
     let [least, nearest] = [Infinity, 0]
-    for (const i of pieces) {
-      const to = toPiece(x, y, line[i]!, line[(i + 1) % n]!)
-      if (to < least) [least, nearest] = [to, i]
+    for (let k = 0; k < near.length; k++) {
+      const to = toPiece(pieces, near[k]!, x, y)
+      if (to >= least) continue
+      least = to
+      nearest = near[k]!
     }
-    const is = off === undefined ? besideOf(line, nearest, x, y, turns) : off > 0
-    return is ? least : -least
+    const is = square.off === undefined ? besideOf(line, nearest, x, y, turns) : square.off > 0
+    return is ? Math.sqrt(least) : -Math.sqrt(least)
   }
+}
+
+/** Pieces of a closed line in one list, five numbers each: where it begins, how far it goes, one by its length squared. */
+function piecesOf(line: readonly Vec[]): Float64Array {
+  const pieces = new Float64Array(line.length * 5)
+  line.forEach(([ax, ay], i) => {
+    const [bx, by] = line[(i + 1) % line.length]!
+    const long = (bx - ax) ** 2 + (by - ay) ** 2
+    pieces.set([ax, ay, bx - ax, by - ay, long > 0 ? 1 / long : 0], i * 5)
+  })
+  return pieces
+}
+
+/** How far a place lies from a piece, mm squared. */
+function toPiece(pieces: Float64Array, i: number, x: number, y: number): number {
+  const [from, u, v] = [i * 5, x - pieces[i * 5]!, y - pieces[i * 5 + 1]!]
+  const [dx, dy] = [pieces[from + 2]!, pieces[from + 3]!]
+  const t = Math.min(1, Math.max(0, (u * dx + v * dy) * pieces[from + 4]!))
+  const [across, up] = [u - t * dx, v - t * dy]
+  return across * across + up * up
 }
 
 /** On which side of its nearest piece a place lies; where that piece only touches it with an end, the whole line is asked. */
@@ -72,14 +92,6 @@ export function boxOf(line: readonly Vec[], room: number) {
     bottom: Math.min(...ys) - room,
     top: Math.max(...ys) + room,
   }
-}
-
-function toPiece(x: number, y: number, [ax, ay]: Vec, [bx, by]: Vec): number {
-  const [dx, dy] = [bx - ax, by - ay]
-  const long = dx * dx + dy * dy
-  const t = long > 0 ? Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / long)) : 0
-  const [u, v] = [x - ax - t * dx, y - ay - t * dy]
-  return Math.sqrt(u * u + v * v)
 }
 
 function inside(line: readonly Vec[], x: number, y: number): boolean {

@@ -17,7 +17,7 @@ import { learnedCutSchema } from './job'
 import { usualShoeSchema } from './practice-facts'
 import { sectionSchema } from './section'
 import { toldSchema } from './told'
-import { snapshotSchema, type Snapshot } from './snapshot'
+import { snapshotFactsSchema, snapshotSchema, type Snapshot } from './snapshot'
 
 const count = z.number().int().min(0)
 
@@ -39,6 +39,9 @@ const result: z.ZodType<Snapshot> = snapshotSchema
 
 /** A pattern with the result it had when it was saved. */
 export const storedPatternSchema = patternSchema.extend({ result }).strict()
+
+/** A pattern as the page of a visit has it: without the lines it is drawn with. */
+export const pagePatternSchema = patternSchema.extend({ result: snapshotFactsSchema }).strict()
 
 /** Everything the page of one horse shows. */
 export const horsePageSchema = z
@@ -70,6 +73,21 @@ export const roundStepSchema = z
   })
   .strict()
 
+/** A call that waits to be made, with whose it is. */
+export const roundCallSchema = z
+  .object({
+    id: idSchema,
+    horseId: idSchema,
+    horse: z.string(),
+    place: z.string(),
+    date: daySchema.describe('the day it was promised for'),
+    whom: z.string().describe('the owner where nobody else is named'),
+    phone: z.string(),
+    about: z.string(),
+    changed: z.string().describe('when it was stored last'),
+  })
+  .strict()
+
 const mmSchema = z.number().describe('mm')
 
 /** A visit that is due, with what it takes. */
@@ -95,13 +113,19 @@ export const roundWeekSchema = z
     from: daySchema,
     days: z.array(
       z
-        .object({ date: daySchema, stops: z.array(roundStopSchema), steps: z.array(roundStepSchema) })
+        .object({
+          date: daySchema,
+          stops: z.array(roundStopSchema),
+          steps: z.array(roundStepSchema),
+          calls: z.array(roundCallSchema),
+        })
         .strict(),
     ),
     overdue: z
       .array(roundStopSchema)
       .describe('due before the first day and not seen since, the longest first'),
     late: z.array(roundStepSchema).describe('steps of courses that are overdue'),
+    lateCalls: z.array(roundCallSchema).describe('calls that were promised for a day before the first'),
   })
   .strict()
 
@@ -132,6 +156,9 @@ export const roundSchema = z
     steps: z
       .array(roundStepSchema)
       .describe('steps of courses that are overdue, or due within the week from the day; the earliest first'),
+    calls: z
+      .array(roundCallSchema)
+      .describe('calls not made yet, promised for the day, before it or within the week; the earliest first'),
     counts: z
       .object({ horses: count, patterns: count, overdue: count, due: count })
       .strict()
@@ -163,7 +190,7 @@ export const visitPageSchema = z
       .strict()
       .nullable()
       .describe('of the last visit at which a foot was measured'),
-    patterns: z.array(storedPatternSchema),
+    patterns: z.array(pagePatternSchema),
     workshop: workshopRecordSchema,
     learned: z.array(learnedCutSchema).optional().describe('what logged jobs taught, by bar and style'),
   })
@@ -178,10 +205,12 @@ export const refusalSchema = z
   .strict()
 
 export type HorseSummary = z.infer<typeof horseSummarySchema>
+export type PagePattern = z.infer<typeof pagePatternSchema>
 export type StoredPattern = z.infer<typeof storedPatternSchema>
 export type HorsePage = z.infer<typeof horsePageSchema>
 export type RoundStop = z.infer<typeof roundStopSchema>
 export type RoundWeek = z.infer<typeof roundWeekSchema>
+export type RoundCall = z.infer<typeof roundCallSchema>
 export type RoundStep = z.infer<typeof roundStepSchema>
 export type Round = z.infer<typeof roundSchema>
 export type FoundPattern = z.infer<typeof foundPatternSchema>

@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { COURSE_ENDS, COURSE_KEYS, DOERS, SIGN_ANSWERS } from '../terms/courses'
+import { COURSE_ENDS, COURSE_KEYS, DOERS } from '../terms/courses'
+import { SIGN_ANSWERS } from '../terms/signs'
 import { daySchema, idSchema, lineSchema, stored, textSchema } from './common'
 import { sideSchema } from './foot'
 import { toldSchema } from './told'

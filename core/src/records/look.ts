@@ -13,6 +13,7 @@ import {
 } from '../terms/choices'
 import { FINDING_KIND_KEYS } from '../terms/finding-kinds'
 import { PLACE_KEYS } from '../terms/places'
+import { SIGN_ANSWERS } from '../terms/signs'
 import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
 import { sideSchema } from './foot'
 
@@ -66,6 +67,17 @@ export const untrimmedSchema = z
   })
   .strict()
 
+/** What should come of something that was agreed, and what was seen of it so far: it goes on from look to look. */
+export const lookedForSchema = z
+  .object({
+    code: lineSchema.describe('the advice it follows from'),
+    sign: lineSchema,
+    since: daySchema.describe('the visit at which that was agreed'),
+    answers: z.array(z.object({ on: daySchema, answer: z.enum(SIGN_ANSWERS) }).strict()).max(100),
+    ended: z.boolean().optional().describe('it is not asked for any more'),
+  })
+  .strict()
+
 export const footLookSchema = z
   .object({
     findings: z.array(findingSchema).default([]),
@@ -78,6 +90,7 @@ export const footLookSchema = z
     oldShoe: oldShoeSchema.default({}),
     untrimmed: untrimmedSchema.default({}),
     solePlane: textSchema.default('').describe('note on the sole plane'),
+    lookedFor: z.array(lookedForSchema).max(100).optional().describe('what should come of what was agreed'),
   })
   .strict()
 
@@ -145,6 +158,7 @@ export type Finding = z.infer<typeof findingSchema>
 export type Answer = (typeof ANSWERS)[number]
 export type OldShoe = z.infer<typeof oldShoeSchema>
 export type Untrimmed = z.infer<typeof untrimmedSchema>
+export type LookedFor = z.infer<typeof lookedForSchema>
 export type FootLook = z.infer<typeof footLookSchema>
 export type VetWord = z.infer<typeof vetWordSchema>
 export type AdviceChoice = z.infer<typeof adviceChoiceSchema>

@@ -24,6 +24,9 @@ export interface Snapshot {
   }
 }
 
+/** What a pattern came to, without the lines it is drawn with: those are most of it. */
+export type SnapshotFacts = Omit<Snapshot, 'outline'>
+
 /** A mark on the bar, mm from the toe mark and from the end of its own branch. */
 export interface SnapshotMark {
   kind: MarkKind
@@ -108,3 +111,6 @@ export const snapshotSchema = z.object({
     behind: z.array(line).max(200).optional(),
   }),
 }) satisfies z.ZodType<Snapshot>
+
+/** As `snapshotSchema`, without the lines. */
+export const snapshotFactsSchema: z.ZodType<SnapshotFacts> = snapshotSchema.omit({ outline: true })

@@ -1,6 +1,6 @@
 import { SIDES, type Side } from '../terms/sides'
 import type { FootWork } from '../terms/work'
-import type { StoredPattern } from './answers'
+import type { PagePattern } from './answers'
 import type { FootRecord, Visit, VisitFeet } from './practice'
 
 /** What was done to each foot at a visit: what was decided for it, else shod where a pattern was kept for it. */
@@ -21,11 +21,11 @@ export function workOf(
  * What the horse wears: the newest pattern of each foot that is not archived, unless the foot was left bare at a visit
  * since it was made.
  */
-export function currentPatterns(
-  patterns: readonly StoredPattern[],
+export function currentPatterns<P extends PagePattern>(
+  patterns: readonly P[],
   visits: readonly Pick<Visit, 'id' | 'date' | 'feet'>[] = [],
-): Partial<Record<Side, StoredPattern>> {
-  const newest: Partial<Record<Side, StoredPattern>> = {}
+): Partial<Record<Side, P>> {
+  const newest: Partial<Record<Side, P>> = {}
   for (const pattern of patterns) {
     const other = newest[pattern.side]
     if (pattern.archived) continue

@@ -13,6 +13,7 @@ import { addDays } from '../terms/days'
 import { SIDE_NAMES, SIDES, type Side } from '../terms/sides'
 import type { FootWork } from '../terms/work'
 import { adviceTitle } from '../advice/advise'
+import { lookNextTime } from '../advice/follow-up'
 
 /** Whom a sheet about a visit is for. */
 export const SHEET_FOR = ['owner', 'vet'] as const
@@ -48,6 +49,7 @@ function forOwner(of: SheetOf): SheetPart[] {
     { title: 'What was found', lines: found(of) },
     { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What to watch', lines: [...watch(of), ...ALWAYS] },
+    { title: 'What should come by the next visit', lines: toCome(of) },
     { title: 'Next visit', lines: next(of) },
   ]
 }
@@ -71,6 +73,7 @@ function forVet(of: SheetOf): SheetPart[] {
     { title: 'Figures before and after the trim', lines: figures(of) },
     { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What was agreed', lines: agreed(of) },
+    { title: 'What is looked for next time', lines: toCome(of) },
     { title: 'What follows', lines: watch(of) },
     { title: 'Next visit', lines: next(of) },
     {
@@ -177,6 +180,14 @@ function figures({ page }: SheetOf): Told[] {
       ]
     })
     return lines
+  })
+}
+
+/** What is asked for at the next visit, foot by foot. */
+function toCome({ page: { look } }: SheetOf): Told[] {
+  return SIDES.flatMap((side) => {
+    const signs = look ? lookNextTime(look.feet[side]) : []
+    return signs.length > 0 ? [`${nameOf(side)}: ${signs.join('; ')}.`] : []
   })
 }
 

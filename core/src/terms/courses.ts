@@ -15,9 +15,5 @@ export type CourseKey = (typeof COURSE_KEYS)[number]
 export const DOERS = ['farrier', 'owner', 'vet'] as const
 export type Doer = (typeof DOERS)[number]
 
-/** What is answered when it is asked for what should have come. */
-export const SIGN_ANSWERS = ['better', 'same', 'worse'] as const
-export type SignAnswer = (typeof SIGN_ANSWERS)[number]
-
 /** How a course ends. */
 export const COURSE_ENDS = ['done', 'stopped'] as const

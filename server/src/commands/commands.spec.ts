@@ -1,23 +1,32 @@
-import { spawnSync } from 'node:child_process'
+import { execFileSync, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { databaseFile, openDatabase } from '../database/open'
+
+/** The commands as they are built, from these sources; beside the packages, since those stay outside. */
+const server = fileURLToPath(new URL('../../', import.meta.url))
+let built: string
+beforeAll(() => {
+  mkdirSync(join(server, '../node_modules/.cache'), { recursive: true })
+  built = mkdtempSync(join(server, '../node_modules/.cache/commands-'))
+  execFileSync(process.execPath, ['build.mjs', built], { cwd: server })
+})
+afterAll(() => rmSync(built, { recursive: true, force: true }))
 
 let folder: string
 beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'crescent-test-'))))
 afterEach(() => rmSync(folder, { recursive: true, force: true }))
 
-/** Runs a command or the server itself from source. */
+/** Runs a command or the server itself. */
 function run(
   name: string,
   words: string[] = [],
   env: Record<string, string> = {},
 ): { status: number | null; said: string } {
-  const file = fileURLToPath(new URL(name === 'main' ? '../main.ts' : `./${name}.ts`, import.meta.url))
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', file, ...words], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [join(built, `${name}.js`), ...words], {
     env: { ...process.env, CRESCENT_DATA: folder, CRESCENT_PORT: '0', CRESCENT_LOG: 'silent', ...env },
     encoding: 'utf8',
     timeout: 30_000,

@@ -15,6 +15,7 @@ const TABLES = [
   'tries',
   'jobs',
   'courses',
+  'calls',
   'pictures',
 ]
 

@@ -1,5 +1,6 @@
 import { formatISO } from 'date-fns'
-import { gatesOf, newLook, type FootLook, type Side } from '@crescent/core'
+import { gatesOf, newLook, SIDES, type FootLook, type Side } from '@crescent/core'
+import { stillAsked, withAgreed, withSeen } from '@crescent/core/advice'
 import type { Practice } from '../practice'
 import { footAt } from './feet'
 import { chance, half, idFor, stamp } from './made-up'
@@ -28,6 +29,15 @@ function leftOf(horse: DemoHorse, side: Side, i: number, day: string): FootLook[
   return { leftToe: left(1), leftQuarters: left(0.7), leftOuterHeel: left(0.55), leftInnerHeel: left(0.5) }
 }
 
+/** At so many of the last visits something was found and agreed. */
+const RECENT = 4
+
+/** What was agreed for its feet, and what came of it visit by visit. */
+const agreedOn = ({ look }: DemoHorse) =>
+  SIDES.flatMap((side) =>
+    Object.entries(look?.agreed?.[side] ?? {}).map(([code, answers]) => ({ side, code, answers })),
+  )
+
 /** What was looked at on a visit: the foot before its trim, and on the last visits what was found. */
 export function seedLook(
   practice: Practice,
@@ -35,8 +45,8 @@ export function seedLook(
   { visitId, day, i, dates, today }: DemoVisit,
 ): void {
   const bare = newLook(idFor('look', horse.name, day), visitId)
-  const first = formatISO(dates[Math.max(0, dates.length - 4)]!, { representation: 'date' })
-  const recent = dates.length - i <= 4
+  const first = formatISO(dates[Math.max(0, dates.length - RECENT)]!, { representation: 'date' })
+  const recent = dates.length - i <= RECENT
   const { vet, ways } = horse.look ?? {}
   const footLook = (side: Side): FootLook => {
     if (side.endsWith('H') && !horse.hind) return bare.feet[side]
@@ -70,6 +80,7 @@ export function seedLook(
       },
     }
   }
+  const agreed = recent ? agreedOn(horse) : []
   const look = {
     ...bare,
     vet: vet ? { ...vet, on: first } : bare.vet,
@@ -77,11 +88,24 @@ export function seedLook(
     feet: { LF: footLook('LF'), RF: footLook('RF'), LH: footLook('LH'), RH: footLook('RH') },
   }
   const at = stamp(dates[i]!)
+  const advice = agreed.map(({ side, code }) => ({
+    ...{ code, side, choice: 'accepted' as const, reason: '', at: at.createdAt },
+  }))
+  const since = dates.length - RECENT
+  for (const { side, code, answers } of agreed) {
+    let foot = withAgreed(look.feet[side], [code], first)
+    for (const [at, answer] of answers.slice(0, i - since).entries()) {
+      const then = formatISO(dates[since + at + 1]!, { representation: 'date' })
+      for (const asked of stillAsked(foot, then).filter((one) => one.code === code))
+        foot = withSeen(foot, asked, then, answer)
+    }
+    look.feet[side] = foot
+  }
   const acknowledged = gatesOf(look).map(({ key, title }) => ({
     gate: key,
     title,
     words: `Spoke to ${vet?.who ?? 'the vet'}: go on to the plan.`,
     at: at.createdAt,
   }))
-  practice.looks.bringIn({ ...look, version: 1, acknowledged, ...at })
+  practice.looks.bringIn({ ...look, version: 1, advice, acknowledged, ...at })
 }

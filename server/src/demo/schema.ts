@@ -7,6 +7,7 @@ import {
   lookSchema,
   MATERIALS,
   sideSchema,
+  signAnswerSchema,
   vetWordSchema,
 } from '@crescent/core/records/index'
 
@@ -27,6 +28,10 @@ const demoFindings = z.array(
 const demoLookSchema = z.object({
   vet: vetWordSchema.omit({ on: true }).optional(),
   ways: lookSchema.shape.ways.partial().optional(),
+  /** Advice agreed for a foot, and what was answered at each visit after it. */
+  agreed: z
+    .partialRecord(sideSchema, z.record(z.string(), z.array(signAnswerSchema.shape.answer)))
+    .optional(),
   feet: z
     .partialRecord(
       sideSchema,

@@ -8,6 +8,7 @@ import type { Demo, DemoHorse } from './schema'
 import { seedSamples } from './samples'
 import { seedSizes } from './sizes'
 import { seedJob } from './jobs'
+import { seedCalls } from './calls'
 import { seedCourses } from './courses'
 import { seedTries } from './tries'
 import { shoeOf } from './shoes'
@@ -33,6 +34,7 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date, sizesCsv =
     }
     for (const horse of demo.horses) seedHorse(practice, horse, today)
     seedCourses(practice, today)
+    seedCalls(practice, today)
     seedSamples(practice)
     seedSizes(practice, sizesCsv)
   })()

@@ -38,6 +38,7 @@ function idsFor({ path }: Route): string[] {
     tries: practice.tries,
     jobs: practice.jobs,
     courses: practice.courses,
+    calls: practice.calls,
     pictures: practice.pictures,
   } as const
   const table = tables[path.split('/')[1] as keyof typeof tables]

@@ -10,6 +10,7 @@ import {
   type Job,
   type Look,
   type Problem,
+  type PromisedCall,
   type Size,
   type Visit,
   type WorkshopRecord,
@@ -35,6 +36,8 @@ export const CHECKS = {
   },
   size: (size: Size): Problem[] => checkSize(size, ''),
   course: (course: Course): Problem[] => courseProblems(course),
+  call: ({ about }: PromisedCall): Problem[] =>
+    about.trim() === '' ? [problem('about', 'Say what the call is about')] : [],
   job: (job: Job): Problem[] => checkJob(job),
   look: (look: Look): Problem[] => lookProblems(look),
   workshop: ({ figures }: WorkshopRecord): Problem[] => checkWorkshop(resolveWorkshop(figures)),

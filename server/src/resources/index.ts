@@ -17,6 +17,7 @@ import { photographRoutes } from './photographs/routes'
 import { pictureRoutes } from './pictures/routes'
 import { planRoutes } from './plan/routes'
 import { practiceRoutes } from './practice/routes'
+import { callRoutes } from './calls/routes'
 import { courseRoutes } from './courses/routes'
 import { forecastRoutes } from './forecast/routes'
 import { goingRoutes } from './going/routes'
@@ -49,6 +50,7 @@ export const routes: readonly Route[] = [
   ...sheetRoutes,
   ...calendarRoutes,
   ...courseRoutes,
+  ...callRoutes,
   ...forecastRoutes,
   ...goingRoutes,
   ...radiographRoutes,

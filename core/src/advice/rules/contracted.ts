@@ -13,6 +13,7 @@ export const contracted: readonly AdviceRule[] = [
     brings: ['wide fit'],
     avoids: ['heel nails'],
     change: { fit: 'general' },
+    signs: [{ key: 'heels-wider', asks: 'Heels spread' }],
     reason: (context) =>
       drawn(context, 1) ? 'Contracted heels open only where they are free to spread.' : undefined,
   },
@@ -25,6 +26,7 @@ export const contracted: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['bar'],
     change: { modification: 'hinged-expander' },
+    signs: [{ key: 'heels-wider', asks: 'Heels spread' }],
     reason: (context) =>
       drawn(context, 3) ? 'Heels this far drawn together seldom open by themselves.' : undefined,
   },
@@ -35,6 +37,7 @@ export const contracted: readonly AdviceRule[] = [
     school: 'natural widening',
     against: 'Slow, and no help where the frog is rotten or the sole sore.',
     brings: ['frog pressure'],
+    signs: [{ key: 'frog-fuller', asks: 'Frog fuller, its cleft open' }],
     reason: (context) => (drawn(context, 2) ? 'A frog that bears spreads the heels from within.' : undefined),
   },
 ]

@@ -24,6 +24,7 @@ export const cycle: readonly AdviceRule[] = [
     school: COMMON,
     against: 'More nail holes in the same horn.',
     avoids: ['long cycle'],
+    signs: [{ key: 'balance-held', asks: 'Balance held to the end of the cycle' }],
     reason: shorter,
   },
 ]

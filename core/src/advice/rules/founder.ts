@@ -17,6 +17,7 @@ export const founder: readonly AdviceRule[] = [
     against: 'Nothing without a radiograph: never by guess.',
     vetLeads: true,
     change: { breakoverSchool: 'radiographic' },
+    signs: [{ key: 'turns-easier', asks: 'Stands and turns easier' }],
     reason: why,
   },
   {
@@ -40,6 +41,10 @@ export const founder: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['frog pressure', 'bar'],
     change: { modification: 'heart-bar' },
+    signs: [
+      { key: 'no-bruise', asks: 'No bruise under the plate' },
+      { key: 'rings-even', asks: 'New horn even from toe to heel' },
+    ],
     reason: why,
   },
   {
@@ -61,6 +66,7 @@ export const founder: readonly AdviceRule[] = [
     school: 'laminitic feet',
     against: 'Only as far as the radiograph allows.',
     vetLeads: true,
+    signs: [{ key: 'rings-even', asks: 'New horn even from toe to heel' }],
     reason: why,
   },
 ]

@@ -9,6 +9,7 @@ export const frog: readonly AdviceRule[] = [
     school: COMMON,
     against: 'A tender sole on stones may need cover all the same.',
     avoids: ['closed sole', 'frog pressure'],
+    signs: [{ key: 'frog-dry', asks: 'Frog dry and firm' }],
     reason: (context) => (found(context, 'rot') ? 'Rot thrives where no air comes.' : undefined),
   },
   {
@@ -18,6 +19,7 @@ export const frog: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Too firm it bruises.',
     brings: ['frog pressure'],
+    signs: [{ key: 'frog-fuller', asks: 'Frog fuller, its cleft open' }],
     reason: (context) => (found(context, 'frog-small') ? 'A frog that bears nothing shrinks.' : undefined),
   },
 ]

@@ -18,6 +18,7 @@ export const going: readonly AdviceRule[] = [
     against: 'Less support behind: weak heels want more.',
     avoids: ['long heels', 'trailer', 'wide fit'],
     change: { fit: 'conservative' },
+    signs: [{ key: 'stays-on', asks: 'Shoe stays on' }],
     reason: company,
   },
   {
@@ -27,6 +28,7 @@ export const going: readonly AdviceRule[] = [
     school: COMMON,
     against: 'More nails in poor wall tear more of it away.',
     avoids: ['long heels'],
+    signs: [{ key: 'stays-on', asks: 'Shoe stays on' }],
     reason: ({ feet }) => (feet.lost ? 'A shoe was lost since the last visit.' : undefined),
   },
 ]

@@ -19,6 +19,7 @@ export const heels: readonly AdviceRule[] = [
     against: 'Long heels are stepped off in mud, in herds and by a hind foot that reaches.',
     brings: ['long heels'],
     change: { fit: 'supportive' },
+    signs: [{ key: 'heels-uncrushed', asks: 'Heels no longer crushed' }],
     reason: forward,
   },
   {
@@ -28,6 +29,7 @@ export const heels: readonly AdviceRule[] = [
     school: 'landmark',
     against: 'Needs the widest part, read after the trim.',
     change: { breakoverSchool: 'landmark', modification: 'rolled-toe' },
+    signs: [{ key: 'heels-uncrushed', asks: 'Heels no longer crushed' }],
     reason: forward,
   },
   {
@@ -38,6 +40,7 @@ export const heels: readonly AdviceRule[] = [
     against: 'Leaving it alone lets the pair grow further apart.',
     vetLeads: true,
     avoids: ['sinking heels'],
+    signs: [{ key: 'heel-meets', asks: 'Heel meets the ground, stride no shorter' }],
     reason: (context) =>
       found(context, 'club') ? 'An upright foot has a shortened tendon behind it.' : undefined,
   },
@@ -49,6 +52,7 @@ export const heels: readonly AdviceRule[] = [
     against: 'Never without the radiograph.',
     vetLeads: true,
     change: { breakoverSchool: 'radiographic' },
+    signs: [{ key: 'toe-whole', asks: 'Toe no longer torn or bruised' }],
     reason: (context) =>
       found(context, 'club', 2) ? 'A club foot breaks over late at the dubbed toe.' : undefined,
   },

@@ -10,6 +10,7 @@ export const interference: readonly AdviceRule[] = [
     against: 'A tight inner heel has no room to spread: short cycles.',
     avoids: ['wide fit'],
     change: { modification: 'safeing' },
+    signs: [{ key: 'unmarked', asks: 'No fresh marks of brushing' }],
     reason: ({ look }) => (look.ways.interference.includes('brushes') ? 'The horse brushes.' : undefined),
   },
   {
@@ -20,6 +21,7 @@ export const interference: readonly AdviceRule[] = [
     against: 'Too far back the foot bears too little ahead.',
     avoids: ['long heels'],
     change: { breakoverSchool: 'landmark' },
+    signs: [{ key: 'clears', asks: 'Fore and hind clear each other' }],
     reason: ({ look, side }) =>
       side.endsWith('F') && look.ways.interference.some((one) => one === 'overreaches' || one === 'forges')
         ? 'The hind foot reaches the fore before it is gone.'
@@ -32,6 +34,7 @@ export const interference: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Where the horse lives in company hind length is stepped on.',
     brings: ['long heels'],
+    signs: [{ key: 'clears', asks: 'Fore and hind clear each other' }],
     reason: ({ look, side }) =>
       side.endsWith('H') && look.ways.interference.some((one) => one === 'overreaches' || one === 'forges')
         ? 'The hind foot arrives too far ahead.'

@@ -13,6 +13,10 @@ export const landing: readonly AdviceRule[] = [
     against: 'In hard going width does not float: look at the trim first.',
     brings: ['wide fit'],
     change: { modification: 'wide-outer-branch' },
+    signs: [
+      { key: 'lands-even', asks: 'Lands flatter' },
+      { key: 'flare-smaller', asks: 'Flare smaller' },
+    ],
     reason: (context) =>
       outside(context) ? 'The foot is loaded on its outside: breadth there sinks less.' : undefined,
   },
@@ -24,6 +28,7 @@ export const landing: readonly AdviceRule[] = [
     against: 'Stepped off in mud and in herds; it turns the foot at each step and loads the joints.',
     brings: ['trailer', 'long heels', 'grip'],
     change: { modification: 'trailer' },
+    signs: [{ key: 'lands-even', asks: 'Lands flatter' }],
     reason: (context) =>
       context.side.endsWith('H') &&
       (outside(context) || context.look.ways.interference.includes('cross-fires'))
@@ -37,6 +42,7 @@ export const landing: readonly AdviceRule[] = [
     school: 'common practice',
     against: 'A long heel or a worn toe does it too.',
     vetLeads: true,
+    signs: [{ key: 'lands-heel', asks: 'Lands heel first or flat' }],
     reason: ({ feet }) =>
       feet.landing === 'toe first' ? 'A foot that lands toe first is sparing its heels.' : undefined,
   },

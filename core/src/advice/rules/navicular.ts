@@ -13,6 +13,7 @@ export const navicular: readonly AdviceRule[] = [
     against: 'The foot bears less ahead: watch the ratio about the widest part.',
     vetLeads: true,
     change: { breakoverSchool: 'landmark' },
+    signs: [{ key: 'stride-longer', asks: 'Stride longer' }],
     reason: why,
   },
   {
@@ -24,6 +25,10 @@ export const navicular: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['raised heels'],
     change: { modification: 'wedge' },
+    signs: [
+      { key: 'stride-longer', asks: 'Stride longer' },
+      { key: 'heels-uncrushed', asks: 'Heels not crushed under the wedge' },
+    ],
     reason: why,
   },
   {
@@ -35,6 +40,7 @@ export const navicular: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['long heels', 'bar'],
     change: { modification: 'egg-bar' },
+    signs: [{ key: 'stride-longer', asks: 'Stride longer' }],
     reason: why,
   },
 ]

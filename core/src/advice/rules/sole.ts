@@ -17,6 +17,7 @@ export const sole: readonly AdviceRule[] = [
     against: 'Stones pack under a wide web.',
     avoids: ['steel on the sole'],
     change: { modification: 'seating-out' },
+    signs: [{ key: 'sole-unmarked', asks: 'No bruise where steel came near' }],
     reason: tender,
   },
   {
@@ -26,6 +27,7 @@ export const sole: readonly AdviceRule[] = [
     school: 'sole carries a share',
     against: 'Costs more, cannot be widened, and needs a sole that is not sore at its rim.',
     brings: ['steel on the sole'],
+    signs: [{ key: 'sole-unmarked', asks: 'No bruise on the sole' }],
     reason: (context) =>
       found(context, 'flat-sole') ? 'A flat sole can carry a share on a shoe that gives.' : undefined,
   },
@@ -37,6 +39,10 @@ export const sole: readonly AdviceRule[] = [
     against: 'Rot grows under it where it is not packed.',
     brings: ['closed sole'],
     change: { modification: 'pad' },
+    signs: [
+      { key: 'sole-unmarked', asks: 'No bruise on the sole' },
+      { key: 'frog-dry', asks: 'Dry and firm under the pad' },
+    ],
     reason(context) {
       const why = tender(context)
       const { going } = context.look.ways

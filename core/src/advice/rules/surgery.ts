@@ -25,6 +25,10 @@ export const surgery: readonly AdviceRule[] = [
     vetLeads: true,
     brings: ['frog pressure', 'bar'],
     change: { modification: 'heart-bar' },
+    signs: [
+      { key: 'walls-closing', asks: 'Wall closing' },
+      { key: 'no-bruise', asks: 'No bruise under the plate' },
+    ],
     reason: (context) =>
       found(context, 'resected-wall') || found(context, 'separation', 2)
         ? 'Where the wall carries nothing the frog can take a share.'

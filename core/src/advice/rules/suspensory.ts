@@ -14,6 +14,7 @@ export const suspensory: readonly AdviceRule[] = [
     brings: ['raised heels'],
     avoids: ['sinking heels'],
     change: { modification: 'wedge' },
+    signs: [{ key: 'fetlock-higher', asks: 'Fetlock stands higher, limb cool' }],
     reason: (context) =>
       strained(context) && `${strained(context)!} One school eases it by raising the heels.`,
   },
@@ -27,6 +28,7 @@ export const suspensory: readonly AdviceRule[] = [
     brings: ['sinking heels'],
     avoids: ['raised heels'],
     change: { modification: 'wide-toe' },
+    signs: [{ key: 'fetlock-higher', asks: 'Fetlock stands higher, limb cool' }],
     reason(context) {
       const said = strained(context)
       if (!said) return undefined

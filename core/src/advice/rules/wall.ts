@@ -16,6 +16,7 @@ export const wall: readonly AdviceRule[] = [
     against: 'A clip that is hammered on instead of let in presses; four nails hold less in deep going.',
     avoids: ['many nails', 'heavy shoe'],
     change: { driven: { lateral: [1, 3], medial: [1, 3] }, modification: 'quarter-clips' },
+    signs: [{ key: 'holes-hold', asks: 'Nail holes hold' }],
     reason: thin,
   },
   {
@@ -37,6 +38,7 @@ export const wall: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Nails crowded together weaken what is left.',
     avoids: ['many nails'],
+    signs: [{ key: 'holes-hold', asks: 'Nail holes hold' }],
     reason: (context) =>
       found(context, 'broken-wall') ? 'The wall is broken where nails would go.' : undefined,
   },
@@ -47,6 +49,7 @@ export const wall: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Few nails: let clips or a bar take a share.',
     avoids: ['many nails'],
+    signs: [{ key: 'walls-closing', asks: 'Wall closing' }],
     reason: (context) =>
       found(context, 'separation') ? 'Separated wall holds nothing and may hide disease.' : undefined,
   },
@@ -57,6 +60,7 @@ export const wall: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Taken too thin the wall no longer carries a nail.',
     avoids: ['wide fit'],
+    signs: [{ key: 'flare-smaller', asks: 'Flare smaller' }],
     reason: (context) =>
       found(context, 'flare') ? 'A flare pulls the wall away and moves the widest part.' : undefined,
   },
@@ -66,6 +70,7 @@ export const wall: readonly AdviceRule[] = [
     title: 'A clip each side of the crack, wall under it relieved',
     school: COMMON,
     against: 'Relief without support at its sides only moves the crack.',
+    signs: [{ key: 'crack-still', asks: 'Crack still, and growing out' }],
     reason: (context) => (found(context, 'crack', 2) ? 'A deep crack opens at each step.' : undefined),
   },
 ]

@@ -10,6 +10,7 @@ export const work: readonly AdviceRule[] = [
     against: 'A hind foot that reaches steps it off.',
     brings: ['long heels'],
     change: { fit: 'supportive' },
+    signs: [{ key: 'stays-on', asks: 'Shoe stays on' }],
     reason: ({ look }) =>
       look.ways.work === 'jumping' ? 'A jumper lands on its heels and needs them carried.' : undefined,
   },
@@ -34,6 +35,7 @@ export const work: readonly AdviceRule[] = [
     brings: ['long heels'],
     avoids: ['grip'],
     change: { fit: 'slide', modification: 'slide-shoe' },
+    signs: [{ key: 'slides-straight', asks: 'Slides straight, both tracks alike' }],
     reason: ({ look, side }) =>
       look.ways.work === 'sliding and turning' && side.endsWith('H')
         ? 'The hind feet slide to a stop.'
@@ -47,6 +49,7 @@ export const work: readonly AdviceRule[] = [
     against: 'Less slip means more twist in the joints; welding fume needs air.',
     brings: ['heavy shoe', 'long cycle'],
     change: { modification: 'hard-facing' },
+    signs: [{ key: 'wears-slower', asks: 'Wears slower' }],
     reason: ({ look }) =>
       look.ways.work === 'driving on roads' || look.ways.going === 'road'
         ? 'Roads wear a plain shoe out in weeks.'
@@ -60,6 +63,7 @@ export const work: readonly AdviceRule[] = [
     against: 'What stops a twist loads the joints; others let the foot slip a little.',
     brings: ['grip'],
     change: { modification: 'studs' },
+    signs: [{ key: 'holds', asks: 'Holds on the road' }],
     reason: ({ look }) =>
       look.ways.work === 'driving on roads' ? 'Smooth roads are slippery under draught.' : undefined,
   },

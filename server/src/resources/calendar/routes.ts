@@ -9,14 +9,14 @@ import type { Route } from '../../http/route'
 /** Steps of courses are written however far ahead they lie. */
 const LAST_DAY = DAY_RANGE[1]
 
-/** The next visits and the steps of courses, as calendars take them. */
+/** The next visits, the steps of courses and calls that were promised, as calendars take them. */
 export const calendarRoutes: Route[] = [
   {
     method: 'get',
     path: '/calendar.ics',
     query: STYLE_QUERY,
     summary:
-      'When each horse is due and what courses ask for, as an iCalendar file: to keep, or to read again and again as a feed',
+      'When each horse is due, what courses ask for and calls that were promised, as an iCalendar file: to keep, or to read again and again as a feed',
     answer: { file: 'text/calendar' },
     run: ({ practice, request, response }) => {
       const style = styleOf(read(z.object(styleFields), request.query))
@@ -41,10 +41,18 @@ export const calendarRoutes: Route[] = [
           notes: [`${courseKind(kind).label}, ${who}`, written(text)].filter(Boolean).join('. '),
           changed: new Date(changed),
         }))
+      const calls = practice.calls
+        .open(LAST_DAY)
+        .map(({ id, date, horse, whom, phone, about, place, changed }) => ({
+          ...{ id, date, place },
+          title: `Call ${whom || 'about'} ${whom ? `about ${horse}` : horse}`,
+          notes: [phone, about].filter(Boolean).join('. '),
+          changed: new Date(changed),
+        }))
       response
         .attachment('crescent.ics')
         .type('text/calendar; charset=utf-8')
-        .send(writeCalendar('Crescent: next visits', [...days, ...steps]))
+        .send(writeCalendar('Crescent: next visits', [...days, ...steps, ...calls]))
     },
   },
 ]

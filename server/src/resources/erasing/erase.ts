@@ -73,6 +73,7 @@ export async function erase(practice: Practice, kind: ErasedKind, id: string): P
     run(`UPDATE foot_records SET pattern_id = NULL WHERE pattern_id IN (${PATTERNS[kind]})`)
     run(`DELETE FROM patterns WHERE id IN (${PATTERNS[kind]})`)
     run(`UPDATE patterns SET visit_id = NULL WHERE visit_id IN (${VISITS[kind]})`)
+    run(`DELETE FROM calls WHERE horse_id IN (${HORSES[kind]})`)
     run(`DELETE FROM courses WHERE horse_id IN (${HORSES[kind]})`)
     run(`DELETE FROM visits WHERE id IN (${VISITS[kind]})`)
     run(`DELETE FROM horses WHERE id IN (${HORSES[kind]})`)

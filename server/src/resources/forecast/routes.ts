@@ -1,7 +1,7 @@
 import * as z from 'zod'
 import { SIDES, type Horse } from '@crescent/core'
-import { forecast, intervalsOf, type Interval } from '@crescent/core/weeks'
-import { daySchema, LOSS_REASONS } from '@crescent/core/records/index'
+import { forecast, intervalsOf, type History, type Interval } from '@crescent/core/weeks'
+import { daySchema, idSchema, LOSS_REASONS } from '@crescent/core/records/index'
 import { NotFound, read } from '../../http/door'
 import type { Route } from '../../http/route'
 import type { Practice } from '../../practice'
@@ -71,14 +71,22 @@ const forecastAnswer = object({
     .describe('how often shoes of each design came off or loose'),
 })
 
-const query = z.object({ date: daySchema })
+const query = z.object({ date: daySchema, visit: idSchema.optional() })
 
 /** Other horses whose wear may stand in for one that has little of its own. */
 const MOST_OTHERS = 12
 
-/** What is stored of a horse over the years. */
-const historyOf = ({ visits, footRecords, looks, patterns }: Practice, id: string) => ({
-  visits: visits.ofHorse(id),
+/**
+ * What is stored of a horse over the years.
+ *
+ * @param finishing the visit that is being finished: it counts as if it were
+ */
+const historyOf = (
+  { visits, footRecords, looks, patterns }: Practice,
+  id: string,
+  finishing?: string,
+): History => ({
+  visits: visits.ofHorse(id).map((visit) => (visit.id === finishing ? { ...visit, state: 'done' } : visit)),
   footRecords: footRecords.ofHorse(id),
   looks: looks.ofHorse(id),
   patterns: patterns.ofHorse(id),
@@ -99,16 +107,19 @@ export const forecastRoutes: Route[] = [
     path: '/horses/:id/forecast',
     summary:
       'Likely measures, drift, wear and the proposed cycle of a horse on a day, with interval and reason',
-    query: { date: 'the day, 2026-11-23' },
+    query: {
+      date: 'the day, 2026-11-23',
+      visit: 'id of the visit that is being finished: it is reckoned from it, and its shoes are on',
+    },
     answer: forecastAnswer,
     answers: { 404: 'No such horse', 400: 'No day was named' },
     run: ({ practice, request }) => {
-      const { date } = read(query, request.query)
+      const { date, visit } = read(query, request.query)
       const horse = practice.horses.get(request.params['id'] as string)
       if (!horse) throw new NotFound('horse')
       return forecast(
         {
-          ...historyOf(practice, horse.id),
+          ...historyOf(practice, horse.id, visit),
           horse,
           courses: practice.courses.ofHorse(horse.id),
           others: othersOn(practice, horse),

@@ -115,7 +115,7 @@ export function horses(db: Db) {
     dueOf: (id: string): string | null =>
       (db.prepare('SELECT due FROM horses WHERE id = ?').get(id) as { due: string | null } | undefined)
         ?.due ?? null,
-    round(date: string): Omit<Round, 'steps'> {
+    round(date: string): Omit<Round, 'steps' | 'calls'> {
       const visits = seenOn.all({ date }) as Record<string, unknown>[]
       const seen = visits.map((row) => {
         const feet = JSON.parse(row['visit_feet'] as string) as VisitFeet

@@ -31,7 +31,7 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
         keptId,
         otherId,
       )
-      db.prepare('UPDATE courses SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
+      db.prepare('UPDATE calls SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
         keptId,
         otherId,
       )

@@ -8,6 +8,7 @@ import {
   visitSchema,
   trySchema,
   jobSchema,
+  callSchema,
   courseSchema,
   pictureSchema,
   workshopRecordSchema,
@@ -84,6 +85,7 @@ export const LISTS: Readonly<Record<string, LibraryList>> = {
     check: CHECKS.course,
     table: ({ courses }) => courses,
   }),
+  calls: list({ kind: 'call', schema: callSchema, check: CHECKS.call, table: ({ calls }) => calls }),
   pictures: list({ kind: 'picture', schema: pictureSchema, check: none, table: ({ pictures }) => pictures }),
   workshop: list({
     kind: 'workshop',

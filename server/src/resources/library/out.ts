@@ -45,6 +45,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
     tries,
     jobs,
     courses,
+    calls,
     pictures,
     workshop,
   } = practice
@@ -70,6 +71,7 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
   yield* listText('tries', ofVisit(tries.each()))
   yield* listText('jobs', ofVisit(jobs.each()))
   yield* listText('courses', ofHorse(courses.each()))
+  yield* listText('calls', ofHorse(calls.each()))
   yield* listText('pictures', ofVisit(pictures.each()))
   yield* listText('workshop', horseId === undefined ? workshop.each() : [])
   yield '}'

@@ -13,6 +13,7 @@ const ONE: Record<string, string> = {
   tries: 'try',
   jobs: 'job',
   courses: 'course',
+  calls: 'call',
   pictures: 'picture',
   workshop: 'workshop',
 }

@@ -34,6 +34,12 @@ const adviceSchema = z
       .strict()
       .optional()
       .describe('what it does to the shoe when it is accepted'),
+    signs: z
+      .array(z.object({ key: z.string(), asks: z.string() }).strict())
+      .optional()
+      .describe('what should come of it by the next visit'),
+    soFar: z.array(z.string()).describe('what came of it, where it was followed'),
+    failed: z.boolean().describe('what was looked for did not come: other ways stand before it'),
     clashes: z.array(z.object({ code: z.string(), title: z.string(), over: z.array(z.string()) }).strict()),
   })
   .strict()

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { newLook, type Advice, type Gate, type HorsePage, type Look, type VisitPage } from '@crescent/core'
+import { newLook, type Gate, type HorsePage, type Look, type VisitPage } from '@crescent/core'
+import type { Advice } from '@crescent/core/advice'
 import { addHorse, type Bed, bringIn, FOOT, libraryOf, makeBed } from '../../testing'
 
 let bed: Bed

@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { advise, gatesOf, closedGates, readFoot } from '@crescent/core'
+import { gatesOf, closedGates, readFoot } from '@crescent/core'
+import { advise } from '@crescent/core/advice'
 import { footSchema, lookSchema, sideSchema } from '@crescent/core/records/index'
 import { adviceAnswerSchema } from './answer'
 import { CHECKS } from '../checks'

@@ -1,11 +1,10 @@
 import * as z from 'zod'
 import { daySchema, horseSummarySchema, roundSchema, roundWeekSchema } from '@crescent/core/records/index'
 import { addDays } from '@crescent/core'
-import { BadRequest, NotFound, read } from '../../http/door'
+import { BadRequest, read } from '../../http/door'
 import { dayIronSchema, ironOfDay } from './iron'
-import { Conflict } from '../../database/record-table'
 import { withBody, type Route } from '../../http/route'
-import type { Practice } from '../../practice'
+import { movedDue } from '../visits/due'
 import { weekOf } from './week'
 
 const weekQuery = z.object({ days: z.coerce.number().int().min(1).max(42).default(7) })
@@ -16,42 +15,31 @@ const dueRequest = z
   })
   .strict()
 
-/** The next visit stands with the last one: there its day is set. */
-function movedDue(practice: Practice, id: string, { date, was }: z.output<typeof dueRequest>) {
-  return practice.db
-    .transaction(() => {
-      const [last] = practice.visits
-        .ofHorse(id)
-        .filter(({ state, archived }) => state === 'done' && !archived)
-        .sort((a, b) => (a.date < b.date ? 1 : -1))
-      if (!last) throw new NotFound('horse')
-      const before = practice.horses.summaryOf(id)!
-      if (before.due !== was && before.due !== date) throw new Conflict(before)
-      if (before.due !== date) practice.visits.put({ ...last, nextDue: date })
-      return practice.horses.summaryOf(id)!
-    })
-    .immediate()
-}
-
-/** So many days ahead steps of courses are told. */
+/** So many days ahead steps of courses and calls are told. */
 const AHEAD = 7
 
 export const roundRoutes: Route[] = [
   {
     method: 'get',
     path: '/round',
-    summary: 'What a day holds: overdue, due within the week, visited, and steps of courses',
+    summary: 'What a day holds: overdue, due within the week, visited, steps of courses and calls promised',
     answer: roundSchema,
     query: { date: 'the day, 2026-11-23' },
     run: ({ practice, request }) => {
       const day = dayAsked(request.query['date'])
-      return { ...practice.horses.round(day), steps: practice.courses.open(addDays(day, AHEAD)) }
+      const until = addDays(day, AHEAD)
+      return {
+        ...practice.horses.round(day),
+        steps: practice.courses.open(until),
+        calls: practice.calls.open(until),
+      }
     },
   },
   {
     method: 'get',
     path: '/round/week',
-    summary: 'The days from one on: who is due when and where, how long it takes, what it needs from the van',
+    summary:
+      'The days from one on: who is due when and where, how long it takes, what it needs from the van; steps and calls',
     answer: roundWeekSchema,
     query: { date: 'the first day, 2026-11-23', days: '1 to 42, else 7' },
     run: ({ practice, request }) => {

@@ -8,22 +8,25 @@ import {
 } from '@crescent/core'
 import type { Practice } from '../../practice'
 
-/** Horses and steps of the days from one on: who is due when, how long it takes, what it needs from the van. */
+/** Horses, steps and calls of the days from one on: who is due when, how long it takes, what it needs from the van. */
 export function weekOf(practice: Practice, from: string, count: number): RoundWeek {
   const last = addDays(from, count - 1)
   const due = practice.horses.dueUntil(last)
   const stop = stopsOf(practice)
   const steps = practice.courses.open(last)
+  const calls = practice.calls.open(last)
   const on = (date: string) => ({
     date,
     stops: byPlace(due.filter((horse) => horse.due === date).map(stop)),
     steps: steps.filter((step) => step.date === date),
+    calls: calls.filter((call) => call.date === date),
   })
   return {
     from,
     days: Array.from({ length: count }, (_, i) => on(addDays(from, i))),
     overdue: due.filter((horse) => horse.due! < from).map(stop),
     late: steps.filter((step) => step.date < from),
+    lateCalls: calls.filter((call) => call.date < from),
   }
 }
 

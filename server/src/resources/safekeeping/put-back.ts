@@ -15,6 +15,7 @@ const TABLES = {
   foot_records: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
   looks: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
   courses: 'horse_id',
+  calls: 'horse_id',
   pictures: '(SELECT horse_id FROM visits WHERE visits.id = visit_id)',
 } as const
 

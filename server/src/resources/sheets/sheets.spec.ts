@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { newLook, type Look } from '@crescent/core'
+import { withAgreed } from '@crescent/core/advice'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
 import { pagesOf } from '../../testing/pdf'
 import { saveShoeing } from '../visits/shoeing'
@@ -96,6 +97,17 @@ describe('sheets about a visit', () => {
     practice.visits.put({ ...practice.visits.get(visitId)!, feet: { LF: { put } } })
     for (const reader of ['owner', 'vet'])
       expect(await textOf(`for=${reader}`)).toContain('Left fore: packing (thin sole), antiseptic.')
+  })
+
+  it('tell what should come by the next visit of what was agreed', async () => {
+    const { practice } = bed
+    const look = practice.looks.ofVisit(visitId)!
+    const LF = withAgreed(look.feet.LF, ['flare-fit', 'holes'], '2026-10-01')
+    practice.looks.put({ ...look, feet: { ...look.feet, LF } })
+    expect(await textOf('for=owner')).toMatch(
+      /What should come by the next visit\s+Left fore: Flare smaller\./,
+    )
+    expect(await textOf('for=vet')).toMatch(/What is looked for next time\s+Left fore: Flare smaller\./)
   })
 
   it('tell the vet what was said, the figures before and after, in the unit that was asked for', async () => {

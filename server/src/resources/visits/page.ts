@@ -23,7 +23,9 @@ export function visitPage(practice: Practice, id: string): VisitPage {
     lookBefore: practice.looks.before(visit) ?? null,
     lastVisit: practice.visits.lastBefore(visit) ?? null,
     previous: before ? { visit: before, footRecords: practice.footRecords.ofVisit(before.id) } : null,
-    patterns: practice.patterns.ofHorse(horse.id),
+    patterns: practice.patterns
+      .ofHorse(horse.id)
+      .map(({ result: { outline: _outline, ...result }, ...pattern }) => ({ ...pattern, result })),
     workshop: practice.workshop.current(),
     learned: learnedOf(practice),
   }

@@ -5,6 +5,8 @@ import { STEPS } from './steps'
 /** Menu, pictures and dialogs of the Bench and what they are made of: a save must not fail for want of its question. */
 const DIALOGS: readonly (() => Promise<unknown>)[] = [
   () => import('./bench-menu'),
+  () => import('./slip/agreed-list'),
+  () => import('./agreed-titles'),
   () => import('../help/rule-picture'),
   () => import('@angular/material/tooltip'),
   () => import('@angular/material/dialog'),

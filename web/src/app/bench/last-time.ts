@@ -1,12 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core'
-import { adviceTitle, SIDES, type VisitPage } from '@crescent/core'
+import { SIDES, type AdviceChoice, type Side, type VisitPage } from '@crescent/core'
 import { Fold } from '../common/fold'
+import { AgreedTitles } from './agreed-titles'
 import { shortDay } from '../common/today'
+
+/** Something that was left, and what it is about; advice is told by its titles, which are fetched for it. */
+interface Line {
+  what: string
+  text: string
+  limit?: boolean
+  agreed?: readonly AdviceChoice[]
+}
 
 /** What was left for this visit: the note for next time, the horse's own notes, what the vet set, what was agreed. */
 @Component({
   selector: 'cr-last-time',
-  imports: [Fold],
+  imports: [AgreedTitles, Fold],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (lines().length > 0) {
@@ -18,7 +27,15 @@ import { shortDay } from '../common/today'
           @for (line of lines(); track $index) {
             <div [class.limit]="line.limit">
               <dt>{{ line.what }}</dt>
-              <dd>{{ line.text }}</dd>
+              <dd>
+                @if (line.agreed) {
+                  @defer (on immediate) {
+                    <cr-agreed-titles [choices]="line.agreed" />
+                  }
+                } @else {
+                  {{ line.text }}
+                }
+              </dd>
             </div>
           }
         </dl>
@@ -54,7 +71,7 @@ export class LastTime {
   /** In sight at once: while the visit is begun. */
   readonly open = input(false)
 
-  protected readonly lines = computed((): { what: string; text: string; limit?: boolean }[] => {
+  protected readonly lines = computed((): Line[] => {
     const { lastVisit, horse, lookBefore } = this.page()
     const vet = lookBefore?.vet
     const day = lastVisit ? shortDay(lastVisit.date) : ''
@@ -71,16 +88,12 @@ export class LastTime {
       },
       ...SIDES.flatMap((side) => [
         { what: `${side}, noted while closing`, text: lastVisit?.closeList?.[side]?.note ?? '' },
-        { what: `${side}, agreed`, text: this.agreed(side) },
+        { what: `${side}, agreed`, text: '', agreed: this.agreed(side) },
       ]),
       { what: 'About the horse', text: horse.notes },
-    ].filter(({ text }) => text.trim() !== '')
+    ].filter(({ text, agreed = [] }: Line) => text.trim() !== '' || agreed.length > 0)
   })
 
-  private agreed(side: (typeof SIDES)[number]): string {
-    const agreed = (this.page().lookBefore?.advice ?? []).filter(
-      (one) => one.side === side && one.choice !== 'dismissed',
-    )
-    return agreed.map(({ code, reason }) => reason || adviceTitle(code)).join('; ')
-  }
+  private agreed = (side: Side): AdviceChoice[] =>
+    (this.page().lookBefore?.advice ?? []).filter((one) => one.side === side && one.choice !== 'dismissed')
 }

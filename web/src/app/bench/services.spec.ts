@@ -1,7 +1,8 @@
 import { TestBed } from '@angular/core/testing'
 import { MatDialog } from '@angular/material/dialog'
 import { MatSnackBar } from '@angular/material/snack-bar'
-import { advise, newLook, PLAIN_SHOE, type Advice, type Finding, type Look } from '@crescent/core'
+import { newLook, PLAIN_SHOE, type Finding, type Look } from '@crescent/core'
+import { advise, type Advice } from '@crescent/core/advice'
 import { Store } from '@ngrx/store'
 import { of } from 'rxjs'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
@@ -14,6 +15,7 @@ import { FinishDialog, type FinishDialogData } from './keep/finish-dialog'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { GateDialog } from './steps/look/gate-dialog'
+import { Advising } from './steps/look/advising'
 import { Looking } from './steps/look/looking'
 import { Mapping } from './steps/map/mapping'
 import { SaveDialog, type SaveDialogData } from './keep/save-dialog'
@@ -147,9 +149,9 @@ describe('Keeping', () => {
   })
 })
 
-describe('Looking', () => {
+describe('Advising', () => {
   const accept = (advice: Partial<Advice>) =>
-    TestBed.inject(Looking).decide({
+    TestBed.inject(Advising).decide({
       advice: { code: 'x', codes: ['x'], title: 'X', ...advice } as Advice,
       choice: 'accepted',
       reason: '',
@@ -188,13 +190,13 @@ describe('Looking', () => {
 
   it('stands by advice until it is dismissed', () => {
     look([finding({ kind: 'thin-sole', place: 'toe-sole', grade: 1 })])
-    const looking = TestBed.inject(Looking)
-    expect(looking.standingAdvice()).toContain('seat-out')
+    const advising = TestBed.inject(Advising)
+    expect(advising.standingAdvice()).toContain('seat-out')
     const advice = advise({
-      ...{ side: 'LF', look: looking.look()!, cycleWeeks: 7 },
+      ...{ side: 'LF', look: store().selectSignal(lookFeature.selectLook)()!, cycleWeeks: 7 },
     }).find(({ code }) => code === 'seat-out')!
-    looking.decide({ advice, choice: 'dismissed', reason: 'dry ground' })
-    expect(looking.standingAdvice()).not.toContain('seat-out')
+    advising.decide({ advice, choice: 'dismissed', reason: 'dry ground' })
+    expect(advising.standingAdvice()).not.toContain('seat-out')
     expect(draft().shoe).toEqual(pattern('p1').shoe)
   })
 })

@@ -12,11 +12,14 @@ import { SIDE_NAMES, SIDES, type Side } from '@crescent/core'
 import { COURSES, courseKind, type CourseKey } from '@crescent/core/courses'
 import { DayField } from '../common/day-field'
 import { FigureText } from '../drawing/figure-text'
+import { HelpButton } from '../help/help-button'
 
 export interface BeginDialogData {
   day: string
   side: Side
   kind?: CourseKey
+  /** What was chosen and could not be kept yet. */
+  before?: CourseBegun
 }
 
 export interface CourseBegun {
@@ -30,7 +33,15 @@ export interface CourseBegun {
 /** Begins a course: which, for which foot, from which day, why, and who leads. */
 @Component({
   selector: 'cr-begin-dialog',
-  imports: [DayField, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [
+    DayField,
+    HelpButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Begin a course</h2>
@@ -69,7 +80,7 @@ export interface CourseBegun {
           >Which vet leads
           <input #vet class="typed" maxlength="200" [value]="who()" (input)="who.set(vet.value)" />
         </label>
-        <p class="lead">The vet diagnoses and leads; this plan is made to the vet’s word.</p>
+        <p class="heeded">The vet diagnoses and leads; this plan is made to the vet’s word.</p>
       }
       <details class="fold">
         <summary>
@@ -83,37 +94,12 @@ export interface CourseBegun {
       </details>
     </mat-dialog-content>
     <mat-dialog-actions align="end">
+      <cr-help-button topic="course" />
       <button mat-button mat-dialog-close>Not now</button>
       <button mat-flat-button [disabled]="faulty()" (click)="begin()">Begin it</button>
     </mat-dialog-actions>
   `,
-  styles: `
-    .pair {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(180px, 1fr));
-      gap: 8px 14px;
-    }
-    label {
-      display: grid;
-      gap: 3px;
-      margin-bottom: 8px;
-      font-weight: 600;
-    }
-    select {
-      min-height: 44px;
-      padding: 0 8px;
-      font: inherit;
-      color: inherit;
-      background: var(--sheet);
-      border: 1.5px solid var(--rule-strong);
-      border-radius: 5px;
-    }
-    .lead {
-      padding: 6px 10px;
-      background: var(--caution-wash);
-      border-left: 4px solid var(--caution);
-    }
-  `,
+  styleUrl: '../common/asking.scss',
 })
 export class BeginDialog {
   private readonly data = inject<BeginDialogData>(MAT_DIALOG_DATA)
@@ -122,12 +108,12 @@ export class BeginDialog {
   protected readonly courses = COURSES
   protected readonly sides = SIDES
   protected readonly names = SIDE_NAMES
-  protected readonly kind = signal<CourseKey>(this.data.kind ?? COURSES[0]!.key)
-  protected readonly side = signal<Side>(this.data.side)
-  protected readonly day = signal(this.data.day)
+  protected readonly kind = signal<CourseKey>(this.data.before?.kind ?? this.data.kind ?? COURSES[0]!.key)
+  protected readonly side = signal<Side>(this.data.before?.side ?? this.data.side)
+  protected readonly day = signal(this.data.before?.startedOn ?? this.data.day)
   protected readonly faulty = signal(false)
-  protected readonly reason = signal('')
-  protected readonly who = signal('')
+  protected readonly reason = signal(this.data.before?.why ?? '')
+  protected readonly who = signal(this.data.before?.who ?? '')
   protected readonly rules = computed(() => courseKind(this.kind()))
 
   protected asKey = (value: string): CourseKey => value as CourseKey

@@ -4,19 +4,24 @@ import {
   beginCourse,
   stopped,
   withAnswer,
+  withStepAdded,
   withStepDone,
   withStepMoved,
   withStepOpened,
   withStepSkipped,
+  withStepWritten,
   type Course,
   type CourseEntry,
   type CourseKey,
   type SignAnswer,
+  type StepWords,
 } from '@crescent/core/courses'
 import { Dialogs } from '../common/dialogs'
+import { untilKept } from '../common/until-kept'
 import type { BeginDialogData, CourseBegun } from './begin-dialog'
 import { HorseCourses } from './horse-courses'
 import type { StepAnswer, StepDialogData } from './step-dialog'
+import type { StepWordsData } from './step-words-dialog'
 import type { StopDialogData } from './stop-dialog'
 
 /** What can be done with the courses of a horse: asked for in a dialog, then kept. */
@@ -26,38 +31,83 @@ export class CourseActs {
   private readonly dialogs = inject(Dialogs)
 
   async begin(horseId: string, day: string, side: Side, kind?: CourseKey): Promise<void> {
-    const begun = await this.dialogs.ask<CourseBegun, BeginDialogData>(
-      () => import('./begin-dialog').then((m) => m.BeginDialog),
-      { data: { day, side, ...(kind && { kind }) }, width: '560px' },
+    const id = crypto.randomUUID()
+    await untilKept<CourseBegun>(
+      (before) =>
+        this.dialogs.ask<CourseBegun, BeginDialogData>(
+          () => import('./begin-dialog').then((m) => m.BeginDialog),
+          { data: { day, side, ...(kind && { kind }), ...(before && { before }) }, width: '560px' },
+        ),
+      (begun) =>
+        this.courses.put(
+          beginCourse({ id, horseId, ...begun }, () => crypto.randomUUID()),
+          'The course is begun; its steps stand on the round.',
+        ),
     )
-    if (!begun) return
-    const course = beginCourse({ id: crypto.randomUUID(), horseId, ...begun }, () => crypto.randomUUID())
-    await this.courses.put(course, 'The course is begun; its steps stand on the round.')
   }
 
   async step(course: Course, step: CourseEntry, day: string): Promise<void> {
-    const answer = await this.dialogs.ask<StepAnswer, StepDialogData>(
-      () => import('./step-dialog').then((m) => m.StepDialog),
-      { data: { step, day }, width: '560px' },
+    let next: (() => Promise<void>) | undefined
+    await untilKept<StepAnswer>(
+      (before) =>
+        this.dialogs.ask<StepAnswer, StepDialogData>(
+          () => import('./step-dialog').then((m) => m.StepDialog),
+          { data: { step, day, ...(before && { before }) }, width: '560px' },
+        ),
+      async (answer) => {
+        const now = this.current(course)
+        if (answer.act === 'pain') next = () => this.stop(course, day, answer.note, true)
+        else if (answer.act === 'write') next = () => this.write(course, step, day)
+        else if (answer.act === 'move')
+          return this.courses.put(withStepMoved(now, step.id, answer.to), 'Put on another day.')
+        else if (answer.act === 'skip')
+          return this.courses.put(withStepSkipped(now, step.id, answer.note, day), 'Left out.')
+        else return this.courses.put(withStepDone(now, step.id, answer), 'Done.')
+        return true
+      },
     )
-    if (!answer) return
-    if (answer.act === 'pain') return this.stop(course, day, answer.note, true)
-    if (answer.act === 'move') {
-      await this.courses.put(withStepMoved(course, step.id, answer.to), 'Put on another day.')
-    } else if (answer.act === 'skip') {
-      await this.courses.put(withStepSkipped(course, step.id, answer.note, day), 'Left out.')
-    } else {
-      await this.courses.put(withStepDone(course, step.id, answer), 'Done.')
-    }
+    await next?.()
   }
 
-  async stop(course: Course, day: string, note = '', pain = false): Promise<void> {
-    const reason = await this.dialogs.ask<string, StopDialogData>(
-      () => import('./stop-dialog').then((m) => m.StopDialog),
-      { data: { course, note, pain }, width: '480px' },
+  /** A step of one's own is put into it. */
+  async add(course: Course, day: string): Promise<void> {
+    const id = crypto.randomUUID()
+    await this.words({ day, first: course.startedOn }, (words) =>
+      this.courses.put(withStepAdded(this.current(course), id, words), 'Added; it stands on the round.'),
     )
-    if (reason) await this.courses.put(stopped(course, day, reason), 'Stopped; it asks for nothing more.')
   }
+
+  private async write(course: Course, step: CourseEntry, day: string): Promise<void> {
+    await this.words({ day, first: course.startedOn, step }, (words) =>
+      this.courses.put(withStepWritten(this.current(course), step.id, words), 'Kept in your words.'),
+    )
+  }
+
+  private words = (data: StepWordsData, keep: (words: StepWords) => Promise<boolean>): Promise<boolean> =>
+    untilKept<StepWords>(
+      (before) =>
+        this.dialogs.ask<StepWords, StepWordsData>(
+          () => import('./step-words-dialog').then((m) => m.StepWordsDialog),
+          { data: { ...data, ...(before && { before }) }, width: '560px' },
+        ),
+      keep,
+    )
+
+  async stop(course: Course, day: string, note = '', pain = false): Promise<void> {
+    await untilKept<string>(
+      (before) =>
+        this.dialogs.ask<string, StopDialogData>(() => import('./stop-dialog').then((m) => m.StopDialog), {
+          data: { course, note, pain, ...(before && { before }) },
+          width: '480px',
+        }),
+      (reason) =>
+        this.courses.put(stopped(this.current(course), day, reason), 'Stopped; it asks for nothing more.'),
+    )
+  }
+
+  /** As it is now: it may have been changed elsewhere while it was asked about. */
+  private current = (course: Course): Course =>
+    this.courses.list()?.find(({ id }) => id === course.id) ?? course
 
   reopen = (course: Course, step: CourseEntry): Promise<boolean> =>
     this.courses.put(withStepOpened(course, step.id), 'Open again.')

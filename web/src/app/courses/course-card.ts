@@ -4,8 +4,11 @@ import { MatIcon } from '@angular/material/icon'
 import { SIDE_NAMES } from '@crescent/core'
 import {
   answersSay,
+  answeredOn,
   courseKind,
   openSteps,
+  signLines,
+  signsToAsk,
   stepState,
   type Course,
   type CourseEntry,
@@ -34,9 +37,9 @@ import { SignsAsked } from './signs-asked'
     }
     @if (asksSigns()) {
       <cr-signs-asked
-        [course]="course()"
-        [day]="day()"
-        (answered)="acts.answer(course(), day(), $event.sign, $event.answer)"
+        [asked]="asked()"
+        [given]="given()"
+        (answered)="acts.answer(course(), day(), $event.key, $event.answer)"
       />
     }
     <ol>
@@ -70,6 +73,9 @@ import { SignsAsked } from './signs-asked'
     }
     <div class="acts">
       <a mat-stroked-button [href]="listAddress()" download><mat-icon svgIcon="print" />List for the owner</a>
+      @if (course().ended?.how !== 'stopped') {
+        <button mat-button (click)="acts.add(course(), day())">Add a step</button>
+      }
       @if (course().ended === null) {
         <button mat-button class="stop" (click)="acts.stop(course(), day())">Stop the course</button>
       } @else if (course().ended?.how === 'stopped') {
@@ -92,7 +98,7 @@ import { SignsAsked } from './signs-asked'
             </li>
           }
         </ul>
-        <cr-sign-lines [course]="course()" />
+        <cr-sign-lines [lines]="lines()" />
       </details>
     }
   `,
@@ -211,6 +217,11 @@ export class CourseCard {
       ? `begun ${shortDay(startedOn)}, ${ended.how} ${shortDay(ended.on)}${ended.reason ? `: ${ended.reason}` : ''}`
       : `since ${shortDay(startedOn)}${led}`
   })
+
+  protected readonly asked = computed(() => signsToAsk(this.course(), this.day()))
+  protected readonly given = computed(() => answeredOn(this.course(), this.day()))
+
+  protected readonly lines = computed(() => signLines(this.course()))
 
   /** What comes, the next ones first. */
   protected readonly open = computed(() =>

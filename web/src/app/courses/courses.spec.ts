@@ -3,8 +3,10 @@ import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
 import { provideRouter } from '@angular/router'
 import { HttpErrorResponse } from '@angular/common/http'
 import {
+  answeredOn,
   beginCourse,
   openSteps,
+  signsToAsk,
   stopped,
   withAnswer,
   withStepDone,
@@ -27,6 +29,7 @@ import { CourseOffers } from './course-offers'
 import { HorseCourses } from './horse-courses'
 import { SignsAsked } from './signs-asked'
 import { StepDialog } from './step-dialog'
+import { StepWordsDialog } from './step-words-dialog'
 import { StopDialog } from './stop-dialog'
 
 let made = 0
@@ -103,6 +106,41 @@ describe('what is done with a course', () => {
     expect(kept.steps[1]!.date).toBe('2026-03-14')
   })
 
+  it('what could not be kept is asked again with all that was typed, and put on the course as it is by then', async () => {
+    const course = begun()
+    api.courses.mockReturnValue(of([course]))
+    const courses = TestBed.inject(HorseCourses)
+    courses.open('horse')
+    await vi.waitFor(() => expect(courses.list()).toHaveLength(1))
+    const answer = { act: 'done', on: '2026-03-05', value: 30, typed: '30', note: 'soft' }
+    dialogs.ask.mockResolvedValue(answer)
+    const current = { ...course, version: 5, why: 'changed elsewhere' }
+    api.putCourse.mockReturnValueOnce(throwError(() => new HttpErrorResponse({ status: 0 })))
+    api.putCourse.mockReturnValueOnce(
+      throwError(() => new HttpErrorResponse({ status: 409, error: { errors: [], current } })),
+    )
+    await TestBed.inject(CourseActs).step(course, course.steps[0]!, '2026-03-05')
+    expect(dialogs.ask).toHaveBeenCalledTimes(3)
+    expect(dialogs.ask.mock.calls[1]![1].data.before).toEqual(answer)
+    expect(api.putCourse.mock.calls[2]![0]).toMatchObject({ version: 5, why: 'changed elsewhere' })
+    expect(courses.list()![0]!.steps[0]).toMatchObject({ done: '2026-03-05', note: 'soft' })
+  })
+
+  it('a step of one’s own is put into it; one of its own is kept in other words, from its dialog', async () => {
+    const course = begun()
+    const words = { date: '2026-03-05', who: 'owner', label: 'Send a picture', text: '', stops: '' }
+    dialogs.ask.mockResolvedValueOnce(words)
+    await TestBed.inject(CourseActs).add(course, '2026-03-05')
+    const kept = api.putCourse.mock.calls[0]![0] as Course
+    expect(kept.steps.at(-1)).toMatchObject({ ...words, done: null })
+    dialogs.ask.mockResolvedValueOnce({ act: 'write' }).mockResolvedValueOnce(words)
+    await TestBed.inject(CourseActs).step(course, course.steps[1]!, '2026-03-05')
+    expect((api.putCourse.mock.calls[1]![0] as Course).steps[1]).toMatchObject({
+      id: course.steps[1]!.id,
+      label: 'Send a picture',
+    })
+  })
+
   it('pain asks for the reason and stops it; thought better of, nothing is kept', async () => {
     const course = begun()
     dialogs.ask
@@ -165,7 +203,32 @@ describe('dialogs of a course', () => {
     expect(close).not.toHaveBeenCalled()
     await type('1 1/4')
     await press('Done')
-    expect(close).toHaveBeenCalledWith({ act: 'done', on: '2026-03-05', value: 31.75, note: '' })
+    expect(close).toHaveBeenCalledWith({
+      ...{ act: 'done', on: '2026-03-05', value: 31.75, typed: '1 1/4', note: '' },
+    })
+  })
+
+  it('a step in other words: lengths of the rules stay open where they are not touched', async () => {
+    const step = begun().steps[1]!
+    data = { step, day: '2026-03-05', first: '2026-03-02' }
+    const { element, fixture, press, text } = await show(StepWordsDialog)
+    const box = element.querySelector<HTMLInputElement>('input.typed:not([type])')!
+    const type = async (value: string) => {
+      box.value = value
+      box.dispatchEvent(new Event('input'))
+      await fixture.whenStable()
+    }
+    expect(element.querySelector('textarea')!.value).toContain('1/8" longer')
+    await type('  ')
+    await press('Keep it so')
+    expect(text()).toContain('what is to be done?')
+    expect(close).not.toHaveBeenCalled()
+    await type('Second bar, at the yard')
+    await press('Keep it so')
+    expect(close).toHaveBeenCalledWith({
+      ...{ date: step.date, who: 'farrier', label: 'Second bar, at the yard' },
+      ...{ text: step.text, stops: step.stops },
+    })
   })
 
   it('stopping needs a reason', async () => {
@@ -210,12 +273,15 @@ describe('nothing is forgotten', () => {
 
   it('a sign is asked once, and what was answered stands there', async () => {
     const course = begun('abscess')
+    const day = '2026-03-10'
+    const given = (now: Course) => ({ asked: signsToAsk(now, day), given: answeredOn(now, day) })
     const answers: unknown[] = []
-    const { fixture, element } = await show(SignsAsked, { course, day: '2026-03-10' })
+    const { fixture, element } = await show(SignsAsked, given(course))
     fixture.componentInstance.answered.subscribe((answer) => answers.push(answer))
     element.querySelectorAll('button')[2]!.click()
-    expect(answers).toEqual([{ sign: 'dry', answer: 'worse' }])
-    fixture.componentRef.setInput('course', withAnswer(course, '2026-03-10', 'dry', 'worse'))
+    expect(answers).toEqual([{ key: 'dry', answer: 'worse' }])
+    for (const [input, value] of Object.entries(given(withAnswer(course, day, 'dry', 'worse'))))
+      fixture.componentRef.setInput(input, value)
     await fixture.whenStable()
     expect(element.querySelectorAll('.sign')).toHaveLength(1)
     expect(element.textContent).toContain('worse')

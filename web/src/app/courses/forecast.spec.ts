@@ -81,10 +81,16 @@ describe('what to expect', () => {
 
 describe('the day that is proposed', () => {
   it('runs from this visit, with its reason, and is taken with a tap', async () => {
+    api.forecast.mockReturnValue(of({ ...TOLD, cycle: { ...TOLD.cycle!, date: '2027-01-13' } }))
     const taken: string[] = []
-    const { fixture, text, press } = await show(ProposedCycle, { horseId: 'horse', from: '2026-12-07' })
+    const { fixture, text, press } = await show(ProposedCycle, {
+      horseId: 'horse',
+      visitId: 'visit',
+      from: '2026-12-07',
+    })
     fixture.componentInstance.taken.subscribe((day: string) => taken.push(day))
-    // 5.4 weeks: 37 days.
+    expect(api.forecast).toHaveBeenCalledWith('horse', '2026-12-07', 'visit')
+    // 37 days.
     expect(text()).toContain('Wed 13 Jan 2027')
     expect(text()).toContain('5.5 weeks. Growth carries it forward.')
     await press('Take that day')
@@ -101,10 +107,10 @@ describe('the day that is proposed', () => {
         cycle: { ...TOLD.cycle!, limit: 'course' as const, date, reason: 'The course asks for it.' },
       })
     api.forecast.mockReturnValue(course('2026-12-16'))
-    const coming = await show(ProposedCycle, { horseId: 'horse', from: '2026-12-07' })
+    const coming = await show(ProposedCycle, { horseId: 'horse', visitId: 'visit', from: '2026-12-07' })
     expect(coming.text()).toContain('Wed 16 Dec 2026')
     api.forecast.mockReturnValue(course('2026-12-07'))
-    const past = await show(ProposedCycle, { horseId: 'horse', from: '2026-12-07' })
+    const past = await show(ProposedCycle, { horseId: 'horse', visitId: 'visit', from: '2026-12-07' })
     expect(past.text().trim()).toBe('')
   })
 })

@@ -8,7 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core'
-import { addDays, daysBetween } from '@crescent/core'
+import { daysBetween } from '@crescent/core'
 import type { Forecast } from '@crescent/core/weeks'
 import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
@@ -43,7 +43,8 @@ import { Api } from '../state/api'
 })
 export class ProposedCycle {
   readonly horseId = input.required<string>()
-  /** The day of the visit it runs from. */
+  /** The visit that is being finished, and its day: it runs from there. */
+  readonly visitId = input.required<string>()
   readonly from = input.required<string>()
   /** The day that is set already. */
   readonly set = input<string | null>(null)
@@ -56,8 +57,7 @@ export class ProposedCycle {
   protected readonly proposed = computed(() => {
     const cycle = this.forecast()?.cycle
     if (!cycle) return undefined
-    // Growth and wear begin anew at this visit; a course keeps its days.
-    const date = cycle.limit === 'course' ? cycle.date : addDays(this.from(), Math.floor(cycle.weeks * 7))
+    const { date } = cycle
     if (date <= this.from()) return undefined
     const weeks = Math.round((daysBetween(this.from(), date) / 7) * 2) / 2
     return {
@@ -72,7 +72,7 @@ export class ProposedCycle {
     effect((onCleanup) => {
       // Without it the cycle of the horse still stands: nothing is said where it cannot be had.
       const asked = this.api
-        .forecast(this.horseId(), this.from())
+        .forecast(this.horseId(), this.from(), this.visitId())
         .subscribe({ next: (forecast) => this.forecast.set(forecast), error: () => undefined })
       onCleanup(() => asked.unsubscribe())
     })

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core'
-import { courseKind, lineOfSign, type Course } from '@crescent/core/courses'
+import { SAID, type SignLine } from '@crescent/core'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { shortDay } from '../common/today'
 
@@ -11,7 +11,7 @@ const [WIDE, HIGH, UP] = [120, 36, 8]
   selector: 'cr-sign-lines',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (line of lines(); track line.key) {
+    @for (line of drawn(); track line.asks) {
       <div>
         <span>{{ line.asks }}</span>
         <svg [attr.viewBox]="box" role="img" [attr.aria-label]="line.words">
@@ -51,38 +51,29 @@ const [WIDE, HIGH, UP] = [120, 36, 8]
   `,
 })
 export class SignLines {
-  readonly course = input.required<Course>()
+  readonly lines = input.required<readonly SignLine[]>()
 
   protected readonly box = `0 0 ${WIDE} ${HIGH}`
   protected readonly level = `M0 ${HIGH / 2}H${WIDE}`
 
-  protected readonly lines = computed(() => {
-    const course = this.course()
-    return courseKind(course.kind).signs.flatMap(({ key, asks }) => {
-      const line = lineOfSign(course, key)
-      if (line.length < 2) return []
-      const from = parseISO(course.startedOn)
-      const long = Math.max(1, differenceInCalendarDays(parseISO(line[line.length - 1]!.on), from))
-      const most = Math.max(2, ...line.map(({ level }) => Math.abs(level)))
+  protected readonly drawn = computed(() =>
+    this.lines().map(({ asks, answers, points }) => {
+      const from = parseISO(points[0]!.on)
+      const after = (on: string): number => differenceInCalendarDays(parseISO(on), from)
+      const long = Math.max(1, after(points[points.length - 1]!.on))
+      const most = Math.max(2, ...points.map(({ level }) => Math.abs(level)))
       const step = Math.min(UP, (HIGH / 2 - 4) / most)
-      const dots = line.map(({ on, level }): [number, number] => [
-        4 + ((WIDE - 8) * differenceInCalendarDays(parseISO(on), from)) / long,
+      const dots = points.map(({ on, level }): [number, number] => [
+        4 + ((WIDE - 8) * after(on)) / long,
         HIGH / 2 - level * step,
       ])
-      const answers = course.answers.filter(({ sign }) => sign === key)
-      const last = answers[answers.length - 1]!.answer
-      return [
-        {
-          key,
-          asks,
-          dots,
-          points: dots.map((dot) => dot.join(',')).join(' '),
-          last: last === 'same' ? 'the same' : last,
-          words: answers
-            .map(({ on, answer }) => `${shortDay(on)} ${answer === 'same' ? 'the same' : answer}`)
-            .join(', '),
-        },
-      ]
-    })
-  })
+      return {
+        asks,
+        dots,
+        points: dots.map((dot) => dot.join(',')).join(' '),
+        last: SAID[answers[answers.length - 1]!.answer],
+        words: answers.map(({ on, answer }) => `${shortDay(on)} ${SAID[answer]}`).join(', '),
+      }
+    }),
+  )
 }

@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core'
-import { courseKind, signsToAsk, type Course, type SignAnswer } from '@crescent/core/courses'
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core'
+import type { Sign, SignAnswer } from '@crescent/core'
 
 /** What should have come by now, asked one by one: better, the same or worse. */
 @Component({
@@ -10,19 +10,26 @@ import { courseKind, signsToAsk, type Course, type SignAnswer } from '@crescent/
       <div class="sign" role="group" [attr.aria-label]="sign.asks">
         <span>{{ sign.asks }}?</span>
         @for (one of answers; track one.key) {
-          <button type="button" class="tap" (click)="answered.emit({ sign: sign.key, answer: one.key })">
+          <button type="button" class="tap" (click)="answered.emit({ key: sign.key, answer: one.key })">
             {{ one.label }}
           </button>
         }
+        @if (canBeLeft()) {
+          <button type="button" class="link" (click)="leave.emit(sign.key)">ask no more</button>
+        }
       </div>
     }
-    @for (said of given(); track said.sign) {
+    @for (told of given(); track told.asks) {
       <p class="given">
-        {{ said.asks }}: <strong>{{ said.label }}</strong>
+        {{ told.asks }}: <strong>{{ told.said }}</strong>
       </p>
     }
   `,
   styles: `
+    :host {
+      display: block;
+      container-type: inline-size;
+    }
     .sign {
       display: flex;
       flex-wrap: wrap;
@@ -31,8 +38,23 @@ import { courseKind, signsToAsk, type Course, type SignAnswer } from '@crescent/
       padding: 6px 0;
     }
     .sign span {
-      flex: 1 1 12rem;
+      flex: 1 1 100%;
       font-weight: 600;
+    }
+    .link {
+      min-height: 44px;
+      font: inherit;
+      font-size: 0.9rem;
+      color: var(--ink-soft);
+      text-decoration: underline;
+      background: none;
+      border: 0;
+      cursor: pointer;
+    }
+    @container (min-width: 560px) {
+      .sign span {
+        flex: 1 1 12rem;
+      }
     }
     .given {
       margin: 2px 0;
@@ -42,25 +64,18 @@ import { courseKind, signsToAsk, type Course, type SignAnswer } from '@crescent/
   `,
 })
 export class SignsAsked {
-  readonly course = input.required<Course>()
-  /** Of the visit they are asked at. */
-  readonly day = input.required<string>()
-  readonly answered = output<{ sign: string; answer: SignAnswer }>()
+  /** What is still to be asked. */
+  readonly asked = input.required<readonly Sign[]>()
+  /** What was answered today. */
+  readonly given = input.required<readonly { asks: string; said: string }[]>()
+  /** A sign may be left for good. */
+  readonly canBeLeft = input(false)
+  readonly answered = output<{ key: string; answer: SignAnswer }>()
+  readonly leave = output<string>()
 
   protected readonly answers = [
     { key: 'better', label: 'Better' },
     { key: 'same', label: 'The same' },
     { key: 'worse', label: 'Worse' },
   ] as const
-  protected readonly asked = computed(() => signsToAsk(this.course(), this.day()))
-  protected readonly given = computed(() => {
-    const { signs } = courseKind(this.course().kind)
-    return this.course()
-      .answers.filter(({ on }) => on === this.day())
-      .map(({ sign, answer }) => ({
-        sign,
-        asks: signs.find(({ key }) => key === sign)?.asks ?? sign,
-        label: this.answers.find(({ key }) => key === answer)!.label.toLowerCase(),
-      }))
-  })
 }

@@ -12,30 +12,45 @@ import { parseAngle, parseLength } from '@crescent/core'
 import type { CourseEntry } from '@crescent/core/courses'
 import { DayField } from '../common/day-field'
 import { FigureText } from '../drawing/figure-text'
+import { HelpButton } from '../help/help-button'
 
 export interface StepDialogData {
   step: CourseEntry
   day: string
+  /** What was answered and could not be kept yet. */
+  before?: StepAnswer
 }
 
 /** What comes of a step: done with what was measured, left out, put on another day, or pain. */
 export type StepAnswer =
-  | { act: 'done'; on: string; value: number | null; note: string }
+  | { act: 'done'; on: string; value: number | null; typed: string; note: string }
   | { act: 'skip'; note: string }
+  | { act: 'write' }
   | { act: 'move'; to: string }
   | { act: 'pain'; note: string }
 
 /** A step of a course: what is done at it, what is measured, what stops it. */
 @Component({
   selector: 'cr-step-dialog',
-  imports: [DayField, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [
+    DayField,
+    HelpButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>{{ text.told(step.label) }}</h2>
     <mat-dialog-content>
-      <p>{{ text.told(step.text) }}</p>
+      <p>
+        {{ text.told(step.text) }}
+        <button type="button" class="link" (click)="close({ act: 'write' })">Say it otherwise</button>
+      </p>
       @if (step.stops) {
-        <p class="stops"><strong>Stops it:</strong> {{ step.stops }}</p>
+        <p class="heeded"><strong>Stops it:</strong> {{ step.stops }}</p>
       }
       <cr-day-field label="Done on" [day]="on()" (changed)="on.set($event)" (faulty)="faulty.set($event)" />
       @if (step.measure; as measure) {
@@ -68,6 +83,7 @@ export type StepAnswer =
       </label>
     </mat-dialog-content>
     <mat-dialog-actions>
+      <cr-help-button topic="course" />
       <button mat-button mat-dialog-close>Not now</button>
       <button mat-stroked-button (click)="close({ act: 'skip', note: note() })">Leave it out</button>
       <button
@@ -83,41 +99,18 @@ export type StepAnswer =
       <button mat-flat-button [disabled]="faulty()" (click)="done()">Done</button>
     </mat-dialog-actions>
   `,
-  styles: `
-    label {
-      display: grid;
-      gap: 3px;
-      margin-bottom: 8px;
-      font-weight: 600;
-    }
-    .stops {
-      padding: 8px 12px;
-      background: var(--caution-wash);
-      border-left: 4px solid var(--caution);
-    }
-    .wrong {
-      font-weight: 600;
-      color: var(--stop);
-    }
-    .pain {
-      color: var(--stop);
-    }
-    mat-dialog-actions {
-      flex-wrap: wrap;
-      gap: 6px;
-    }
-  `,
+  styleUrl: '../common/asking.scss',
 })
 export class StepDialog {
   private readonly data = inject<StepDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<StepDialog, StepAnswer>>(MatDialogRef)
   protected readonly text = inject(FigureText)
   protected readonly step = this.data.step
-  protected readonly on = signal(this.data.day)
+  protected readonly on = signal(dayOf(this.data.before) ?? this.data.day)
   protected readonly faulty = signal(false)
-  protected readonly typed = signal('')
+  protected readonly typed = signal(this.data.before?.act === 'done' ? this.data.before.typed : '')
   protected readonly wrong = signal('')
-  protected readonly note = signal(this.step.note)
+  protected readonly note = signal(noteOf(this.data.before) ?? this.step.note)
 
   protected unit = (): string => (this.step.measure?.kind === 'angle' ? ', degrees' : '')
 
@@ -126,7 +119,7 @@ export class StepDialog {
   protected done(): void {
     const read = this.read()
     if (!read.ok) return this.wrong.set(read.message)
-    this.close({ act: 'done', on: this.on(), value: read.value, note: this.note() })
+    this.close({ act: 'done', on: this.on(), value: read.value, typed: this.typed(), note: this.note() })
   }
 
   private read(): { ok: true; value: number | null } | { ok: false; message: string } {
@@ -147,6 +140,12 @@ export class StepDialog {
     return Number.isFinite(value) ? { ok: true, value } : { ok: false, message: `“${typed}” is not a number` }
   }
 }
+
+const dayOf = (answer: StepAnswer | undefined): string | undefined =>
+  answer?.act === 'done' ? answer.on : answer?.act === 'move' ? answer.to : undefined
+
+const noteOf = (answer: StepAnswer | undefined): string | undefined =>
+  answer && 'note' in answer ? answer.note : undefined
 
 const within = (
   value: number,

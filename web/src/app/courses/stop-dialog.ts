@@ -15,6 +15,8 @@ export interface StopDialogData {
   /** It hurts: that is why. */
   pain: boolean
   note: string
+  /** Why it was to be stopped, where that could not be kept yet. */
+  before?: string
 }
 
 /** Ends a course before it is through, with a reason that stays with it. */
@@ -26,7 +28,7 @@ export interface StopDialogData {
     <h2 mat-dialog-title>Stop the course</h2>
     <mat-dialog-content>
       @if (data.pain) {
-        <p class="pain" role="alert">
+        <p class="alarm" role="alert">
           Pain: take off what hurts, leave the horse standing, call the vet.
           @for (stop of kind.stops; track stop) {
             {{ stop }}
@@ -55,21 +57,13 @@ export interface StopDialogData {
       <button mat-flat-button (click)="stop()">Stop it</button>
     </mat-dialog-actions>
   `,
+  styleUrl: '../common/asking.scss',
   styles: `
-    label {
-      display: grid;
-      gap: 3px;
-      font-weight: 600;
-    }
-    .pain {
+    .alarm {
       padding: 10px 12px;
       font-weight: 650;
       background: var(--stop-wash);
       border-left: 4px solid var(--stop);
-    }
-    .wrong {
-      font-weight: 600;
-      color: var(--stop);
     }
   `,
 })
@@ -78,7 +72,7 @@ export class StopDialog {
   private readonly dialog = inject<MatDialogRef<StopDialog, string>>(MatDialogRef)
   protected readonly kind = courseKind(this.data.course.kind)
   protected readonly reason = signal(
-    [this.data.pain ? 'Pain.' : '', this.data.note].filter(Boolean).join(' '),
+    this.data.before ?? [this.data.pain ? 'Pain.' : '', this.data.note].filter(Boolean).join(' '),
   )
   protected readonly asked = signal(false)
 

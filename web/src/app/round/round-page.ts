@@ -11,12 +11,24 @@ import { recordsActions, recordsFeature } from '../state/records/records.feature
 import { Help } from '../help/help'
 import { DayIronList } from './day-iron'
 import { RoundWeekView } from './round-week'
+import { RoundCalls } from './round-calls'
+import { RoundPlaces } from './round-places'
 import { RoundSteps } from './round-steps'
 
 /** The day: who is overdue, who is due, who was seen. A visit starts from here. */
 @Component({
   selector: 'cr-round-page',
-  imports: [AsyncState, DayIronList, MatButton, OneOf, RoundSteps, RoundWeekView, RouterLink],
+  imports: [
+    AsyncState,
+    DayIronList,
+    MatButton,
+    OneOf,
+    RoundCalls,
+    RoundPlaces,
+    RoundSteps,
+    RoundWeekView,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
   styleUrl: './round-page.scss',
@@ -29,11 +41,12 @@ export class RoundPage {
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)
   /** What has to be on the van is shown. */
   protected readonly ironShown = signal(false)
-  /** The day, or the days from it on. */
-  protected readonly span = signal<'day' | 'week' | 'month'>('day')
+  /** The day by horse or by place, or the days from it on. */
+  protected readonly span = signal<'day' | 'places' | 'week' | 'month'>('day')
   protected readonly weekSpan = computed(() => (this.span() === 'month' ? 'month' : 'week'))
   protected readonly spans = [
     { key: 'day', label: 'Day' },
+    { key: 'places', label: 'Places' },
     { key: 'week', label: 'Week' },
     { key: 'month', label: 'Month' },
   ] as const

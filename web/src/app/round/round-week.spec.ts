@@ -29,9 +29,11 @@ const WEEK: RoundWeek = {
     date,
     stops: date === '2026-11-24' ? [stop('Fig', date, 95), stop('Auk', date, null)] : [],
     steps: [],
+    calls: [],
   })),
   overdue: [stop('Late', '2026-11-20', 30)],
   late: [],
+  lateCalls: [],
 }
 
 const api = { roundWeek: vi.fn(), moveDue: vi.fn() }

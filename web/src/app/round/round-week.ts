@@ -1,9 +1,9 @@
 import { CdkDrag, CdkDropList, CdkDropListGroup, type CdkDragDrop } from '@angular/cdk/drag-drop'
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core'
-import { addDays, type RoundStop, type RoundWeek } from '@crescent/core'
+import { addDays, type RoundCall, type RoundStep, type RoundStop, type RoundWeek } from '@crescent/core'
 import { AsyncState } from '../common/async-state'
 import { Tells } from '../common/tells'
-import { longDay } from '../common/today'
+import { dueText, longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { Api, conflictOf, failureText } from '../state/api'
 import { StopCard } from './stop-card'
@@ -25,13 +25,13 @@ const SHOWN = { week: 7, month: 35 } as const
     </div>
     @if (week(); as shown) {
       <div cdkDropListGroup class="all">
-        @if (shown.overdue.length > 0) {
+        @if (overdue().stops.length + overdue().late.length + overdue().calls.length > 0) {
           <section class="overdue" aria-label="Overdue">
             <h3>
-              Overdue <small>{{ loadWords(shown.overdue) }}</small>
+              Overdue <small>{{ loadWords(overdue().stops) }}</small>
             </h3>
             <div class="list" cdkDropList [cdkDropListData]="''" cdkDropListSortingDisabled>
-              @for (stop of shown.overdue; track stop.horse.id) {
+              @for (stop of overdue().stops; track stop.horse.id) {
                 <cr-stop-card
                   cdkDrag
                   [cdkDragStartDelay]="rest"
@@ -42,6 +42,12 @@ const SHOWN = { week: 7, month: 35 } as const
                 />
               }
             </div>
+            @for (step of overdue().late; track step.id) {
+              <p class="step">{{ stepWords(step) }}, {{ dueText(step.date, day()) }}</p>
+            }
+            @for (call of overdue().calls; track call.id) {
+              <p class="step">{{ callWords(call) }}, {{ dueText(call.date, day()) }}</p>
+            }
           </section>
         }
         <div [class]="'days ' + span()">
@@ -68,9 +74,10 @@ const SHOWN = { week: 7, month: 35 } as const
                   />
                 }
                 @for (step of one.steps; track step.id) {
-                  <p class="step">
-                    {{ step.horse }} {{ step.side }}: {{ text.told(step.label) }}, {{ step.who }}
-                  </p>
+                  <p class="step">{{ stepWords(step) }}</p>
+                }
+                @for (call of one.calls; track call.id) {
+                  <p class="step">{{ callWords(call) }}</p>
                 }
               </div>
             </section>
@@ -156,6 +163,11 @@ export class RoundWeekView {
   private readonly tells = inject(Tells)
   protected readonly text = inject(FigureText)
   protected readonly longDay = longDay
+  protected readonly dueText = dueText
+  protected stepWords = ({ horse, side, label, who }: RoundStep): string =>
+    `${horse} ${side}: ${this.text.told(label)}, ${who}`
+  protected callWords = ({ whom, horse, about }: RoundCall): string =>
+    `Call${whom && ` ${whom}`} about ${horse}: ${about}`
   protected readonly loadWords = loadWords
   protected readonly addDays = addDays
   /** A finger that does not rest scrolls the page, ms. */
@@ -166,6 +178,16 @@ export class RoundWeekView {
     return addDays(first, this.turned() * SHOWN[this.span()])
   })
   protected readonly week = signal<RoundWeek | undefined>(undefined)
+  /** What was due before today: of days that are only turned past, nothing is late yet. */
+  protected readonly overdue = computed(() => {
+    const week = this.week()
+    const day = this.day()
+    return {
+      stops: week?.overdue.filter(({ horse }) => horse.due! < day) ?? [],
+      late: week?.late.filter(({ date }) => date < day) ?? [],
+      calls: week?.lateCalls.filter(({ date }) => date < day) ?? [],
+    }
+  })
   protected readonly failure = signal('')
   protected readonly again = signal(0)
 

@@ -133,6 +133,7 @@ describe('RoundPage', () => {
     due: [due('Fig', '2026-11-25')],
     seen: [],
     steps: [],
+    calls: [],
     counts: { horses: 2, patterns: 0, overdue: 1, due: 1 },
   }
 

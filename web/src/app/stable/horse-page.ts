@@ -18,6 +18,7 @@ import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
 import { shortDay, today } from '../common/today'
+import { HorseCalls } from '../calls/horse-calls'
 import { HorseForecast } from '../courses/horse-forecast'
 import { HorseCourseList } from '../courses/horse-course-list'
 import { FigureText } from '../drawing/figure-text'
@@ -34,6 +35,7 @@ import { Help } from '../help/help'
   imports: [
     AsyncState,
     ChangeChart,
+    HorseCalls,
     HorseCourseList,
     HorseForecast,
     MatButton,

@@ -23,6 +23,7 @@ import type {
   Owner,
   Pattern,
   PatternFile,
+  PromisedCall,
   PracticeFacts,
   RegionDifference,
   Refusal,
@@ -73,12 +74,20 @@ const OCTETS = { headers: { 'Content-Type': 'application/octet-stream' } }
 export class Api {
   private readonly http = inject(HttpClient)
 
+  calls = (horse: string): Observable<PromisedCall[]> =>
+    this.http.get<PromisedCall[]>('/api/calls', { params: { horse } })
+  call = (id: string): Observable<PromisedCall> => this.http.get<PromisedCall>(`/api/calls/${id}`)
+  putCall = (call: PromisedCall): Observable<PromisedCall> =>
+    this.http.put<PromisedCall>(`/api/calls/${call.id}`, call)
   courses = (horse: string): Observable<Course[]> =>
     this.http.get<Course[]>('/api/courses', { params: { horse } })
   putCourse = (course: Course): Observable<Course> =>
     this.http.put<Course>(`/api/courses/${course.id}`, course)
-  forecast = (horse: string, date: string): Observable<Forecast> =>
-    this.http.get<Forecast>(`/api/horses/${horse}/forecast`, { params: { date } })
+  /** Reckoned from the last finished visit, or from one that is being finished. */
+  forecast = (horse: string, date: string, visit?: string): Observable<Forecast> =>
+    this.http.get<Forecast>(`/api/horses/${horse}/forecast`, {
+      params: { date, ...(visit !== undefined && { visit }) },
+    })
   roundWeek = (date: string, days: number): Observable<RoundWeek> =>
     this.http.get<RoundWeek>('/api/round/week', { params: { date, days } })
   moveDue = (horse: string, date: string, was: string | null): Observable<HorseSummary> =>

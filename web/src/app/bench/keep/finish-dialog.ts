@@ -23,6 +23,7 @@ import { HelpButton } from '../../help/help-button'
 
 export interface FinishDialogData {
   horseId: string
+  visitId: string
   /** The day of the visit. */
   date: string
   notes: string
@@ -132,6 +133,7 @@ export interface FinishAnswer {
         }
         <cr-proposed-cycle
           [horseId]="data.horseId"
+          [visitId]="data.visitId"
           [from]="data.date"
           [set]="nextDue() ?? data.byCycle"
           (taken)="nextDue.set($event)"

@@ -167,6 +167,7 @@ export class Keeping {
     const work = this.work()
     const data: FinishDialogData = {
       horseId: visit.horseId,
+      visitId: visit.id,
       date: visit.date,
       notes: visit.notes,
       closeList: visit.closeList,

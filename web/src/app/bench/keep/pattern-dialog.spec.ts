@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing'
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
 import { MatDialog } from '@angular/material/dialog'
 import { PLAIN_SHOE } from '@crescent/core'
-import { of } from 'rxjs'
+import { of, throwError } from 'rxjs'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { Api } from '../../state/api'
 import { FOOT, pattern, show, STORE } from '../../testing/samples'
@@ -23,11 +23,13 @@ const taken = {
   foot: { trace: [[40, -60] as [number, number]], width: 131, length: 133, heelWidth: 90 },
   figures: { frogApex: 33 },
 }
+const horsePage = vi.fn()
 let data: PatternDialogData
 let photographed: typeof taken | undefined
 beforeEach(() => {
   for (const each of [closed, found, near]) each.mockClear()
   photographed = taken
+  horsePage.mockReset().mockReturnValue(of({ patterns: [pattern('p1')] }))
   data = {
     ...{ patterns: [pattern('p1')], side: 'LF', horseId: 'horse', footWidth: 127 },
     ...{ foot: { ...FOOT, lateralHalfWidth: 64, bulbLine: 15 }, shoe: PLAIN_SHOE },
@@ -41,7 +43,10 @@ beforeEach(() => {
       { provide: Photos, useValue: { foot: () => Promise.resolve(photographed) } },
       {
         provide: Api,
-        useValue: { patternTags: () => of(['road']), findPatterns: found, nearestPatterns: near },
+        useValue: {
+          ...{ patternTags: () => of(['road']), findPatterns: found, nearestPatterns: near },
+          horsePage,
+        },
       },
     ],
   })
@@ -93,4 +98,18 @@ it('finds by words for feet as wide, and by shape once it is asked for', async (
   expect(closed).toHaveBeenLastCalledWith(
     expect.objectContaining({ horse: 'Sorrel', mirrored: true, withFoot: false }),
   )
+})
+
+it('patterns of this horse are drawn once their lines are there, and stand by their names where they are not', async () => {
+  const {
+    result: { outline: _outline, ...result },
+    ...rest
+  } = pattern('p1')
+  data = { ...data, patterns: [{ ...rest, result }] }
+  expect((await show(PatternDialog)).element.querySelectorAll('cr-small-shoe')).toHaveLength(1)
+  expect(horsePage).toHaveBeenCalledWith('horse')
+  horsePage.mockReturnValue(throwError(() => new Error('out of reach')))
+  const without = await show(PatternDialog)
+  expect(without.element.querySelectorAll('cr-small-shoe')).toHaveLength(0)
+  expect(without.text()).toContain(rest.name)
 })

@@ -18,6 +18,8 @@ import {
   type FootInput,
   type ShoeInput,
   type Side,
+  type PagePattern,
+  type Snapshot,
   type StoredPattern,
 } from '@crescent/core'
 import { firstValueFrom } from 'rxjs'
@@ -35,7 +37,7 @@ import { HelpButton } from '../../help/help-button'
 
 /** The patterns of the horse on the bench, and what is asked for among those of all. */
 export interface PatternDialogData {
-  patterns: StoredPattern[]
+  patterns: readonly PagePattern[]
   side: Side
   horseId: string
   /** Of the foot on the bench, mm, where it was measured. */
@@ -70,195 +72,8 @@ export interface PatternChoice {
   ],
   providers: [PatternsFound],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <h2 mat-dialog-title>Load a pattern</h2>
-    <mat-dialog-content>
-      <cr-one-of
-        label="Whose patterns"
-        [choices]="whose"
-        [chosen]="finding.from()"
-        (choose)="finding.from.set($event)"
-      />
-      @if (finding.from() === 'all') {
-        <div class="filters">
-          <input
-            #words
-            class="typed"
-            type="search"
-            aria-label="Find a pattern"
-            placeholder="Name, horse, tag, note or modification"
-            (input)="finding.change({ search: words.value })"
-          />
-          <select
-            #kind
-            class="typed"
-            aria-label="Wears"
-            (change)="finding.change({ modification: kind.value })"
-          >
-            <option value="">any modification</option>
-            @for (one of modifications; track one.kind) {
-              <option [value]="one.kind">{{ one.label }}</option>
-            }
-          </select>
-          @if (finding.tags().length > 0) {
-            <select #tag class="typed" aria-label="Tag" (change)="finding.change({ tag: tag.value })">
-              <option value="">any tag</option>
-              @for (one of finding.tags(); track one) {
-                <option [value]="one">{{ one }}</option>
-              }
-            </select>
-          }
-          <select #bar class="typed" aria-label="Bar" (change)="finding.change({ bar: bar.value })">
-            <option value="">any bar</option>
-            @for (one of bars; track one.name) {
-              <option [value]="one.name">{{ one.name }}</option>
-            }
-          </select>
-        </div>
-        <p class="muted">
-          {{
-            data.footWidth === undefined
-              ? 'The newest first.'
-              : 'For feet about ' + text.length(data.footWidth) + ' wide first.'
-          }}
-          Taken up, the design is fitted to this foot and becomes a pattern of its own.
-        </p>
-      } @else if (finding.from() === 'like') {
-        <p class="muted">
-          Of all horses, by the shape of the foot and not its name: laid over this one, turned, and mirrored
-          where that is nearer. Taken up, the design is fitted to this foot; from a mirrored one nails change
-          sides, and what is made for the outer or the inner side stays there.
-        </p>
-      } @else {
-        <mat-checkbox [checked]="withFoot()" (change)="withFoot.set($event.checked)"
-          >Take its measurements too</mat-checkbox
-        >
-      }
-      @if (finding.failure()) {
-        <p role="alert">{{ finding.failure() }}</p>
-      }
-      <ul>
-        @for (pattern of listed(); track pattern.id) {
-          <li>
-            <button type="button" (click)="take(pattern)">
-              <cr-small-shoe [snapshot]="pattern.result" [side]="pattern.side" />
-              <span>
-                <strong>{{ pattern.name }}</strong>
-                @if (pattern.tags?.length) {
-                  <span class="tags">
-                    @for (tag of pattern.tags; track tag) {
-                      <small>{{ tag }}</small>
-                    }
-                  </span>
-                }
-                @if (made(pattern)) {
-                  <span>{{ made(pattern) }}</span>
-                }
-                <span class="muted"
-                  >{{ horseOf(pattern) }}{{ pattern.side }}, {{ day(pattern) }}, cut
-                  {{ text.length(pattern.result.cutLength) }}</span
-                >
-                @if (pattern.forkedFrom; as from) {
-                  <span class="muted"
-                    >from {{ from.horse }} “{{ from.name }}”{{ from.mirrored ? ', mirrored' : '' }}</span
-                  >
-                }
-                @if (likeness(pattern); as like) {
-                  <span class="muted">{{ like }}</span>
-                }
-              </span>
-            </button>
-            @if (pattern.version > 1 && finding.from() === 'own') {
-              <button type="button" class="tap" (click)="earlier(pattern)">
-                {{ pattern.version }} versions
-              </button>
-            }
-          </li>
-        } @empty {
-          <li>
-            {{
-              finding.from() === 'own'
-                ? 'No pattern of this foot is kept yet: save one and it will be here.'
-                : finding.from() === 'like' && data.foot === undefined
-                  ? 'Measure the foot first: its shape is what is looked for.'
-                  : 'No pattern is found.'
-            }}
-          </li>
-        }
-      </ul>
-      @if (finding.from() === 'all' && finding.found().length >= most) {
-        <p class="muted">These are the first {{ most }}: another word narrows them down.</p>
-      }
-    </mat-dialog-content>
-    <mat-dialog-actions align="end">
-      <cr-help-button topic="load" />
-      <input #file hidden type="file" accept=".json" data-testid="pattern-file" (change)="fromFile(file)" />
-      <button mat-button (click)="file.click()">From a file</button>
-      <button mat-button (click)="fromPhotograph()">From a photograph</button>
-      <button mat-button mat-dialog-close>Close</button>
-    </mat-dialog-actions>
-  `,
-  styles: `
-    ul {
-      display: grid;
-      gap: 6px;
-      margin: 8px 0 0;
-      padding: 0;
-      list-style: none;
-    }
-    li {
-      display: flex;
-      gap: 6px;
-      align-items: center;
-    }
-    li button:first-child {
-      flex: 1;
-      display: grid;
-      grid-template-columns: 56px 1fr;
-      gap: 12px;
-      align-items: center;
-      width: 100%;
-      padding: 6px;
-      color: inherit;
-      font: inherit;
-      text-align: left;
-      background: var(--sheet);
-      border: 1px solid var(--rule);
-      border-radius: 6px;
-      cursor: pointer;
-    }
-    li button:first-child:hover {
-      border-color: var(--ember);
-    }
-    li span {
-      display: grid;
-    }
-    .muted {
-      font-size: 0.9rem;
-    }
-    li .tags {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 4px;
-    }
-    small {
-      padding: 1px 8px;
-      background: var(--sheet-sunk);
-      border: 1px solid var(--rule);
-      border-radius: 10px;
-    }
-    cr-one-of {
-      margin-bottom: 8px;
-    }
-    .filters {
-      display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-      gap: 6px;
-    }
-    .filters input {
-      grid-column: 1 / -1;
-    }
-  `,
+  templateUrl: './pattern-dialog.html',
+  styleUrl: './pattern-dialog.scss',
 })
 export class PatternDialog {
   protected readonly data = inject<PatternDialogData>(MAT_DIALOG_DATA)
@@ -277,7 +92,7 @@ export class PatternDialog {
   protected readonly modifications = MODIFICATIONS
   protected readonly bars = COMMON_SECTIONS
   protected readonly most = PATTERNS_FOUND
-  protected readonly listed = computed(() => {
+  protected readonly listed = computed((): readonly PagePattern[] => {
     const from = this.finding.from()
     if (from === 'own') return this.data.patterns
     if (from === 'like') return this.finding.near().map(({ pattern }) => pattern)
@@ -288,7 +103,7 @@ export class PatternDialog {
   })
 
   /** By how much the foot of a pattern differs from this one, and where most. */
-  protected likeness({ id }: StoredPattern): string {
+  protected likeness({ id }: PagePattern): string {
     const found =
       this.finding.from() === 'like' && this.finding.near().find(({ pattern }) => pattern.id === id)
     if (!found) return ''
@@ -298,21 +113,32 @@ export class PatternDialog {
     const by = `this foot ${this.text.fine(Math.abs(most.mean))} ${way} at the ${where}`
     return `${this.text.fine(found.distance)} off${found.mirrored ? ', mirrored' : ''}; ${by}`
   }
-  protected made = ({ shoe }: StoredPattern): string => modificationWords(shoe)
-  protected horseOf = ({ id }: StoredPattern): string => {
+  protected made = ({ shoe }: PagePattern): string => modificationWords(shoe)
+  protected horseOf = ({ id }: PagePattern): string => {
     const lists = { own: [], all: this.finding.found(), like: this.finding.near() }
     const found = lists[this.finding.from()].find(({ pattern }) => pattern.id === id)
     return found ? `${found.horseName} ` : ''
   }
 
+  /** How patterns of this horse are drawn, by id: fetched when they are looked at. Without it they stand by their names. */
+  private readonly lines = signal<ReadonlyMap<string, Snapshot>>(new Map())
+
+  protected drawn({ id, result }: PagePattern): Snapshot | undefined {
+    return 'outline' in result ? (result as Snapshot) : this.lines().get(id)
+  }
+
   constructor() {
+    this.api.horsePage(this.data.horseId).subscribe({
+      next: ({ patterns }) => this.lines.set(new Map(patterns.map(({ id, result }) => [id, result]))),
+      error: () => undefined,
+    })
     this.finding.foot.set(this.data.foot)
     this.finding.footWidth.set(this.data.footWidth)
   }
 
-  protected day = (pattern: StoredPattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
+  protected day = (pattern: PagePattern): string => shortDay((pattern.updatedAt ?? '').slice(0, 10))
   /** An earlier state is taken up as work on the pattern of now: saved, it is its next version. */
-  protected earlier(pattern: StoredPattern): void {
+  protected earlier(pattern: PagePattern): void {
     this.dialogs
       .open<VersionsDialog, VersionsDialogData, StoredPattern>(VersionsDialog, {
         data: { pattern, act: 'Take it up' },
@@ -323,7 +149,7 @@ export class PatternDialog {
         if (then) this.take({ ...then, version: pattern.version, name: pattern.name })
       })
   }
-  protected take(pattern: StoredPattern): void {
+  protected take(pattern: PagePattern): void {
     const from = this.finding.from()
     if (from === 'own') return this.dialog.close({ pattern, withFoot: this.withFoot() })
     const found = (from === 'like' ? this.finding.near() : this.finding.found()).find(

@@ -8,7 +8,8 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog'
-import { differences, planShoe, type StoredPattern } from '@crescent/core'
+import { planShoe, type PagePattern, type StoredPattern } from '@crescent/core'
+import { differences } from '@crescent/core/designs'
 import { format, parseISO } from 'date-fns'
 import { AsyncState } from '../../common/async-state'
 import { FigureText } from '../../drawing/figure-text'
@@ -19,7 +20,7 @@ import { DifferenceTable } from '../steps/shoe/difference-table'
 import { HelpButton } from '../../help/help-button'
 
 export interface VersionsDialogData {
-  pattern: StoredPattern
+  pattern: PagePattern
   /** What bringing one back does, on its button. */
   act: string
 }
@@ -64,11 +65,9 @@ export interface VersionsDialogData {
         @if (chosen(); as then) {
           <div class="two">
             <figure>
-              <cr-small-shoe
-                [snapshot]="data.pattern.result"
-                [side]="data.pattern.side"
-                label="as it is now"
-              />
+              @if (now(); as one) {
+                <cr-small-shoe [snapshot]="one.result" [side]="one.side" label="as it is now" />
+              }
               <figcaption>now</figcaption>
             </figure>
             <figure>
@@ -144,11 +143,16 @@ export class VersionsDialog {
   protected readonly failure = signal('')
   protected readonly chosen = signal<StoredPattern | undefined>(undefined)
 
+  /** As it is now, with the lines it is drawn with. */
+  protected readonly now = computed(() =>
+    this.versions()?.find(({ version }) => version === this.data.pattern.version),
+  )
+
   /** What differs from now, each design on the foot it was made for; undefined where one cannot be planned any more. */
   protected readonly list = computed(() => {
     const then = this.chosen()
     if (!then) return undefined
-    const plan = (one: StoredPattern) => tryPlan(() => planShoe(one.foot, one.shoe, one.workshop)).plan
+    const plan = (one: PagePattern) => tryPlan(() => planShoe(one.foot, one.shoe, one.workshop)).plan
     const [a, b] = [plan(this.data.pattern), plan(then)]
     return a && b && differences({ shoe: this.data.pattern.shoe, plan: a }, { shoe: then.shoe, plan: b })
   })

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { Looking } from '../steps/look/looking'
+import { Advising } from '../steps/look/advising'
 
 /** What was agreed while looking, beside the shoe while it is chosen, with what of it the shoe does not do. */
 @Component({
@@ -8,11 +8,11 @@ import { Looking } from '../steps/look/looking'
   imports: [MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (looking.agreed().length > 0) {
+    @if (advising.agreed().length > 0) {
       <section aria-label="Agreed while looking">
         <h3>Agreed while looking</h3>
         <ul>
-          @for (one of looking.agreed(); track one.code) {
+          @for (one of advising.agreed(); track one.code) {
             <li>
               {{ one.text }}
               @if (one.not.length > 0) {
@@ -22,7 +22,7 @@ import { Looking } from '../steps/look/looking'
                   >
                 </p>
                 @if (one.changes) {
-                  <button type="button" class="tap" (click)="looking.again(one.code)">Do as agreed</button>
+                  <button type="button" class="tap" (click)="advising.again(one.code)">Do as agreed</button>
                 }
               }
             </li>
@@ -62,5 +62,5 @@ import { Looking } from '../steps/look/looking'
   `,
 })
 export class AgreedList {
-  protected readonly looking = inject(Looking)
+  protected readonly advising = inject(Advising)
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { commonName, RULES_ADD, type Plan, type Section, type StoredPattern } from '@crescent/core'
+import { commonName, RULES_ADD, type Plan, type Section, type PagePattern } from '@crescent/core'
 import { addDays, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
@@ -175,7 +175,7 @@ export class IronSlip {
   readonly plan = input.required<Plan>()
   readonly section = input.required<Section>()
   /** What the foot wears now, to compare with. */
-  readonly wears = input<StoredPattern | undefined>()
+  readonly wears = input<PagePattern | undefined>()
   /** Of the visit: what follows is counted from it. */
   readonly day = input('')
   readonly stale = input(false)

@@ -5,6 +5,7 @@ import { benchActions } from '../../state/bench/bench.feature'
 import { Brought } from '../brought'
 import { Desk } from '../desk'
 import { Keeping } from '../keep/keeping'
+import { Looking } from '../steps/look/looking'
 import { AgreedList } from './agreed-list'
 import { IronSlip } from './iron-slip'
 
@@ -30,7 +31,11 @@ import { IronSlip } from './iron-slip'
           @if (desk.step()?.inSlip; as part) {
             <cr-brought [part]="part" />
           }
-          <cr-agreed-list />
+          @if (looking.agreedSomething()) {
+            @defer (on immediate) {
+              <cr-agreed-list />
+            }
+          }
         </cr-iron-slip>
       }
     }
@@ -40,6 +45,7 @@ import { IronSlip } from './iron-slip'
 export class PlanSlip {
   protected readonly desk = inject(Desk)
   protected readonly keeping = inject(Keeping)
+  protected readonly looking = inject(Looking)
   private readonly store = inject(Store)
 
   protected takeSection(section: Section): void {

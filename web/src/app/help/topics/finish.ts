@@ -15,7 +15,7 @@ export const finish: HelpTopic = {
     },
     { text: 'All exits in one line, each clinch bedded and smooth to the hand.', picture: word('exit') },
     {
-      text: 'The note for next time opens with the next visit. The next visit is due by the horse’s cycle, unless you set a day for this once.',
+      text: 'The note for next time opens with the next visit. The next visit is due by the horse’s cycle, unless you set a day for this once, or take the one that is proposed from growth, wear and courses.',
     },
     { text: 'A finished visit can be opened again; its day and its notes can still be changed.' },
   ],

@@ -11,6 +11,9 @@ export const horsePage: HelpTopic = {
       picture: PLAIN,
     },
     {
+      text: 'Courses are plans over weeks, calls are what you promised: both stand on the Round too. What to expect says when its shoes are through and when it should be seen.',
+    },
+    {
       text: 'The charts draw the measures over the years. A line of change is only drawn where the figures carry it; otherwise it says what is missing.',
     },
   ],

@@ -2,7 +2,9 @@ import type { HelpTopic } from '../help-topic'
 import { begin } from './begin'
 import { bench } from './bench'
 import { conflict } from './conflict'
+import { course } from './course'
 import { erase } from './erase'
+import { expect } from './expect'
 import { finding } from './finding'
 import { finish } from './finish'
 import { gallery } from './gallery'
@@ -37,6 +39,8 @@ export const TOPICS: readonly HelpTopic[] = [
   round,
   stable,
   horsePage,
+  course,
+  expect,
   bench,
   look,
   finding,

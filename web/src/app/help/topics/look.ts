@@ -21,6 +21,9 @@ export const look: HelpTopic = {
       picture: made('heart-bar'),
     },
     {
+      text: 'What you agreed is asked again next time, one by one: did it get better? Two worse running, and that advice stands behind other ways and says so.',
+    },
+    {
       text: 'What calls for the vet stops the work until you have read it and written down whom you spoke to.',
     },
   ],

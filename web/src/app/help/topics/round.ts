@@ -9,6 +9,12 @@ export const round: HelpTopic = {
       text: 'Start a visit and the Bench opens with the Look. The steps stand in the order of the work: Look, Map, Shoe, Nail, then Finish visit.',
     },
     {
+      text: 'Steps of courses and calls that were promised stand here until something became of them; what is late stands out. A call is promised on the horse’s page.',
+    },
+    {
+      text: 'Places puts together what is due at one place. Week and Month show the days ahead: who is due where, how long it takes, what it needs from the van. Drag a horse to another day, or use the arrows on it.',
+    },
+    {
       text: 'Next visits as a calendar: keep the file, or have your calendar read its address again and again. Where the practice has a password the calendar sends it, under any name.',
     },
     {

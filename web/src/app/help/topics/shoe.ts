@@ -30,7 +30,7 @@ export const shoe: HelpTopic = {
       picture: word('crease'),
     },
     {
-      text: 'Ground shows how it stands in sand, turf or mud: what sinks, by how much it tilts, who carries. Lay another design beside it on the same ground.',
+      text: 'Ground shows how it stands in sand, turf or mud: what sinks, by how much it tilts, who carries. Lay another design beside it on the same ground. Of a slide shoe it says how slick it is along its tracks.',
       picture: made('wide-toe'),
     },
   ],

@@ -1,4 +1,4 @@
-import type { FootRecord, FootWork, Side, StoredPattern, Visit, VisitFeet, VisitPage } from '@crescent/core'
+import type { FootRecord, FootWork, Side, PagePattern, Visit, VisitFeet, VisitPage } from '@crescent/core'
 import { NOTHING_DONE, type History } from '../history'
 import type { Drafts, Step } from './draft'
 
@@ -6,7 +6,7 @@ import type { Drafts, Step } from './draft'
 export interface BenchConflict {
   side: Side
   record?: FootRecord
-  pattern?: StoredPattern
+  pattern?: PagePattern
 }
 
 /** What the farrier asked to save. */

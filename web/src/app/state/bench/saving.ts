@@ -60,7 +60,11 @@ export function rebasedOn(state: BenchState, side: Side, base: Partial<Draft['ba
 }
 
 const baseOf = ({ id, version }: FootRecord) => ({ id, version })
-const baseOfPattern = ({ id, version, name }: StoredPattern) => ({ id, version, name })
+const baseOfPattern = ({ id, version, name }: Pick<StoredPattern, 'id' | 'version' | 'name'>) => ({
+  id,
+  version,
+  name,
+})
 
 /** Builds on what is stored now: the farrier saw it and wants this instead. */
 export function rebased(state: BenchState): BenchState {

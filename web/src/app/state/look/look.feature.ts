@@ -67,8 +67,9 @@ export const lookActions = createActionGroup({
     setWays: props<{ ways: Look['ways']; touched: string }>(),
     setFoot: props<{ side: Side; foot: FootLook; touched: string }>(),
     setEntry: props<{ field: string; text: string }>(),
-    choose: props<{ choices: AdviceChoice[] }>(),
-    unchoose: props<{ codes: string[]; side: Side }>(),
+    /** With what is looked for on the foot because of it. */
+    choose: props<{ choices: AdviceChoice[]; side: Side; foot: FootLook }>(),
+    unchoose: props<{ codes: string[]; side: Side; foot: FootLook }>(),
     acknowledge: props<{ acknowledged: Acknowledgement[] }>(),
     settle: emptyProps(),
     undo: emptyProps(),
@@ -125,15 +126,17 @@ export const lookFeature = createFeature({
       ...state,
       entries: { ...state.entries, [field]: text },
     })),
-    on(lookActions.choose, (state, { choices }): LookState =>
+    on(lookActions.choose, (state, { choices, side, foot }): LookState =>
       touch(state, '', (look) => ({
         ...look,
+        feet: { ...look.feet, [side]: foot },
         advice: [...choices.reduce(without, look.advice), ...choices],
       })),
     ),
-    on(lookActions.unchoose, (state, { codes, side }): LookState =>
+    on(lookActions.unchoose, (state, { codes, side, foot }): LookState =>
       touch(state, '', (look) => ({
         ...look,
+        feet: { ...look.feet, [side]: foot },
         advice: codes.reduce((left, code) => without(left, { code, side }), look.advice),
       })),
     ),

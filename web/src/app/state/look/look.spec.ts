@@ -1,6 +1,6 @@
 import { HttpErrorResponse } from '@angular/common/http'
 import { TestBed } from '@angular/core/testing'
-import { newLook, type Look } from '@crescent/core'
+import { newLook, type Look, type AdviceChoice } from '@crescent/core'
 import { provideEffects } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
@@ -80,14 +80,21 @@ describe('the look at a visit', () => {
       reason: '',
       at: '2026-11-23T10:00:00.000Z',
     } as const
-    store.dispatch(lookActions.choose({ choices: [choice] }))
-    store.dispatch(lookActions.choose({ choices: [{ ...choice, choice: 'dismissed', reason: 'rot' }] }))
-    store.dispatch(lookActions.choose({ choices: [{ ...choice, side: 'RF' }] }))
+    const choose = (made: AdviceChoice) =>
+      store.dispatch(
+        lookActions.choose({ choices: [made], side: made.side, foot: state().look!.feet[made.side] }),
+      )
+    choose(choice)
+    choose({ ...choice, choice: 'dismissed', reason: 'rot' })
+    choose({ ...choice, side: 'RF' })
     expect(state().look!.advice.map(({ side, choice: made }) => `${side} ${made}`)).toEqual([
       'LF dismissed',
       'RF accepted',
     ])
-    store.dispatch(lookActions.unchoose({ codes: ['pad'], side: 'LF' }))
+    const { LF } = state().look!.feet
+    const foot = { ...LF, solePlane: 'with it' }
+    store.dispatch(lookActions.unchoose({ codes: ['pad'], side: 'LF', foot }))
+    expect(state().look!.feet.LF.solePlane).toBe('with it')
     expect(state().look!.advice).toHaveLength(1)
   })
 

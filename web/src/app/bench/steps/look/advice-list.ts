@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { changeClauses, type Advice, type AdviceChoice, type Contradiction } from '@crescent/core'
+import type { AdviceChoice } from '@crescent/core'
+import { changeClauses, type Advice, type Contradiction } from '@crescent/core/advice'
 
 /** What the farrier decided about a piece of advice. */
 export interface Decision {
@@ -28,6 +29,9 @@ export interface Decision {
         </p>
         <p>{{ one.advice.reason }}</p>
         <p class="against"><b>Against it:</b> {{ one.advice.against }}</p>
+        @for (word of one.advice.soFar; track word) {
+          <p class="so-far" [class.clash]="one.advice.failed">{{ word }}</p>
+        }
         @for (clash of one.advice.clashes; track clash.code) {
           <p class="clash">
             <mat-icon svgIcon="caution" aria-hidden="true" /><span
@@ -45,6 +49,9 @@ export interface Decision {
             >
             <button type="button" class="link" (click)="undecided.emit(one.advice)">think again</button>
           </p>
+          @if (one.advice.signs && choice.choice === 'accepted') {
+            <p class="does">Next time it is asked: {{ asked(one.advice) }}</p>
+          }
           @if (one.not.length > 0) {
             <p class="clash">
               <mat-icon svgIcon="caution" aria-hidden="true" />
@@ -121,6 +128,9 @@ export interface Decision {
     .does {
       font-size: 0.85rem;
       color: var(--ink-soft);
+    }
+    .so-far {
+      font-weight: 600;
     }
     .tags {
       display: flex;
@@ -202,6 +212,9 @@ export class AdviceList {
     const clauses = choice === 'accepted' ? changeClauses(change) : []
     return clauses.length > 0 ? `. It ${clauses.join('; ')}: change it on the shoe as you like.` : ''
   }
+
+  /** What will be looked for because of it. */
+  protected asked = ({ signs = [] }: Advice): string => signs.map(({ asks }) => `${asks}?`).join(' ')
 
   readonly advice = input.required<readonly Advice[]>()
   readonly choices = input.required<readonly AdviceChoice[]>()

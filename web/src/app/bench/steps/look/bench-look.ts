@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
 import { CourseOffers } from '../../../courses/course-offers'
 import { FootCourses } from '../../../courses/foot-courses'
+import { SignLines } from '../../../courses/sign-lines'
+import { SignsAsked } from '../../../courses/signs-asked'
 import { Desk } from '../../desk'
+import { Advising } from './advising'
 import { LookDrawing } from './look-drawing'
 import { LookPanel } from './look-panel'
 import { LookStep } from './look-step'
@@ -16,7 +19,7 @@ import { Looking } from './looking'
     @if (looking.look()) {
       <cr-look-step
         [side]="desk.side()"
-        [weeksSince]="looking.weeksSince()"
+        [weeksSince]="advising.weeksSince()"
         [cycleWeeks]="desk.page()!.horse.cycleWeeks"
       />
     }
@@ -25,6 +28,7 @@ import { Looking } from './looking'
 })
 export class LookInputs {
   protected readonly desk = inject(Desk)
+  protected readonly advising = inject(Advising)
   protected readonly looking = inject(Looking)
 }
 
@@ -55,7 +59,7 @@ export class LookSole {
 /** What was found, what is asked again, what calls for the vet, and what is advised. */
 @Component({
   selector: 'cr-look-beside',
-  imports: [CourseOffers, FootCourses, LookPanel],
+  imports: [CourseOffers, FootCourses, LookPanel, SignLines, SignsAsked],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (looking.look(); as look) {
@@ -65,14 +69,28 @@ export class LookSole {
         [findings]="looking.findings()"
         [questions]="looking.questions()"
         [gates]="looking.closedGates()"
-        [advice]="looking.advice()"
+        [advice]="advising.advice()"
         [unsaved]="looking.unsaved()"
         [failure]="looking.failure()"
-        [contradictions]="looking.contradictions()"
+        [contradictions]="advising.contradictions()"
         (read)="looking.readGates()"
-        (decide)="looking.decide($event)"
-        (again)="looking.again($event)"
+        (decide)="advising.decide($event)"
+        (undecided)="advising.reconsider($event)"
+        (again)="advising.again($event)"
       >
+        @if (advising.signs().asked.length + advising.signs().given.length > 0) {
+          <section class="looked-for" aria-label="Looked for since last time">
+            <h3>Looked for since last time</h3>
+            <cr-signs-asked
+              [asked]="advising.signs().asked"
+              [given]="advising.signs().given"
+              [canBeLeft]="true"
+              (answered)="advising.seen($event.key, $event.answer)"
+              (leave)="advising.seen($event, 'never mind')"
+            />
+            <cr-sign-lines [lines]="advising.signs().lines" />
+          </section>
+        }
         @if (desk.page(); as page) {
           @defer (on immediate) {
             <cr-foot-courses
@@ -85,16 +103,23 @@ export class LookSole {
               [horseId]="page.horse.id"
               [side]="desk.side()"
               [day]="page.visit.date"
-              [advice]="looking.agreedCodes()"
+              [advice]="advising.agreedCodes()"
             />
           }
         }
       </cr-look-panel>
     }
   `,
+  styles: `
+    .looked-for h3 {
+      margin: 8px 0 2px;
+      font-size: 1rem;
+    }
+  `,
   host: { class: 'through' },
 })
 export class LookBeside {
   protected readonly desk = inject(Desk)
+  protected readonly advising = inject(Advising)
   protected readonly looking = inject(Looking)
 }

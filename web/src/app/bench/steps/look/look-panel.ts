@@ -1,16 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import {
-  answered,
-  type Advice,
-  type Contradiction,
-  type Finding,
-  type FootLook,
-  type Gate,
-  type Look,
-  type Side,
-} from '@crescent/core'
+import { answered, type Finding, type FootLook, type Gate, type Look, type Side } from '@crescent/core'
+import type { Advice, Contradiction } from '@crescent/core/advice'
 import { Store } from '@ngrx/store'
 import { lookActions } from '../../../state/look/look.feature'
 import { AdviceList, type Decision } from './advice-list'
@@ -47,7 +39,7 @@ import { LookFindings, type GivenAnswer } from './look-findings'
       [contradictions]="contradictions()"
       (again)="again.emit($event)"
       (decide)="decide.emit($event)"
-      (undecided)="reconsider($event)"
+      (undecided)="undecided.emit($event)"
     />
     <p class="kept" role="status" [class.open]="unsaved()">{{ state() }}</p>
   `,
@@ -113,6 +105,8 @@ export class LookPanel {
   /** The gates are to be read. */
   readonly read = output()
   readonly decide = output<Decision>()
+  /** What was decided is open again. */
+  readonly undecided = output<Advice>()
   /** What was accepted is put on the shoe once more. */
   readonly again = output<string>()
 
@@ -139,10 +133,6 @@ export class LookPanel {
   protected remove(id: string): void {
     this.put({ ...this.foot(), findings: this.foot().findings.filter((one) => one.id !== id) })
     this.settle()
-  }
-
-  protected reconsider({ codes }: Advice): void {
-    this.store.dispatch(lookActions.unchoose({ codes, side: this.side() }))
   }
 
   protected settle = (): void => this.store.dispatch(lookActions.settle())

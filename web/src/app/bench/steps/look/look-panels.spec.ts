@@ -1,16 +1,7 @@
 import { TestBed } from '@angular/core/testing'
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
-import {
-  advise,
-  footMap,
-  gatesOf,
-  newLook,
-  usualFoot,
-  type Advice,
-  type Finding,
-  type Look,
-  type PlaceKey,
-} from '@crescent/core'
+import { footMap, gatesOf, newLook, usualFoot, type Finding, type Look, type PlaceKey } from '@crescent/core'
+import { advise, type Advice } from '@crescent/core/advice'
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
 import { show, STORE } from '../../../testing/samples'
@@ -183,6 +174,18 @@ describe('AdviceList', () => {
     expect(element.querySelectorAll('article')[advice.length - 1]!.getAttribute('aria-label')).toBe(
       'Lateral trailer',
     )
+  })
+
+  it('says what came of what was followed, and what will be asked next time', async () => {
+    const told = advice.map((one, i) => ({
+      ...one,
+      ...(i === 0 && { failed: true, soFar: ['Lands flatter: worse at two visits running.'] }),
+    }))
+    const chosen = told.find(({ code }) => code === 'outside-trailer')!
+    const choices = [{ code: chosen.code, side: 'LH', choice: 'accepted', reason: '', at: '' }]
+    const { element, text } = await show(AdviceList, { advice: told, choices })
+    expect(element.querySelector('.so-far')!.textContent).toContain('worse at two visits')
+    expect(text()).toContain('Next time it is asked: Lands flatter?')
   })
 
   it('says when there is none', async () => {

@@ -1,35 +1,20 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
-import {
-  accepted,
-  advise,
-  contradictions,
-  footMap,
-  usualFoot,
-  withTap,
-  type Advice,
-  type PlaceKey,
-  type Side,
-} from '@crescent/core'
+import { footMap, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
-import { Tells } from '../../../common/tells'
-import { differenceInCalendarDays, parseISO } from 'date-fns'
 import type { Question } from '../../../common/ask-dialog'
-import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
+import { benchFeature } from '../../../state/bench/bench.feature'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
-import type { Decision } from './advice-list'
 import type { FindingChoice, FindingDialogData } from './finding-dialog'
 import type { NumberedFinding } from './look-drawing'
 
-/** What the Bench needs while it is looked: findings, questions, advice, gates, and what is done with them. */
+/** What the Bench needs while it is looked: findings, questions, gates, and what is done with them. */
 @Injectable()
 export class Looking {
   private readonly store = inject(Store)
   private readonly dialogs = inject(Dialogs)
-  private readonly tells = inject(Tells)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
-  private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
   private readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
   private readonly conflict = this.store.selectSignal(lookFeature.selectConflict)
@@ -71,64 +56,10 @@ export class Looking {
   readonly questions = computed(
     () => this.allQuestions().find(({ side }) => side === this.side())?.questions ?? [],
   )
-  readonly weeksSince = computed(() => {
-    const page = this.page()
-    if (!page?.lastVisit) return undefined
-    return differenceInCalendarDays(parseISO(page.visit.date), parseISO(page.lastVisit.date)) / 7
-  })
-  readonly advice = computed(() => {
-    const look = this.look()
-    const page = this.page()
-    if (!look || !page) return []
-    const foot = this.planning().plan?.foot
-    const weeksSince = this.weeksSince()
-    return advise({
-      side: this.side(),
-      look,
-      cycleWeeks: page.horse.cycleWeeks,
-      ...(foot && { foot }),
-      ...(weeksSince !== undefined && { weeksSince }),
-    })
-  })
-  /** Codes of the advice that nobody dismissed. */
-  readonly standingAdvice = computed(() => {
-    const dismissed =
-      this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice === 'dismissed') ?? []
-    return this.advice()
-      .filter(({ codes }) => !dismissed.some(({ code }) => codes.includes(code)))
-      .flatMap(({ codes }) => codes)
-  })
-  /** What was decided about the advice of this foot, dismissed apart. */
-  private readonly taken = computed(() => {
-    const chosen =
-      this.look()?.advice.filter(({ side, choice }) => side === this.side() && choice !== 'dismissed') ?? []
-    return this.advice().flatMap((advice) => {
-      const choice = chosen.find(({ code }) => advice.codes.includes(code))
-      return choice ? [{ advice, choice }] : []
-    })
-  })
-  /** What was accepted and the shoe on the Bench does not do, or goes against. */
-  readonly contradictions = computed(() => {
-    const { plan } = this.planning()
-    const draft = this.draft()
-    if (!plan || !draft) return []
-    const accepted = this.taken().filter(({ choice }) => choice.choice === 'accepted')
-    return contradictions(
-      accepted.map(({ advice }) => advice),
-      draft.shoe,
-      plan,
-    )
-  })
-  /** Codes of what was agreed, by whom it is known to other parts. */
-  readonly agreedCodes = computed(() => this.taken().flatMap(({ advice }) => advice.codes))
-  /** What was agreed stands beside the shoe while it is chosen, with what of it the shoe does not do. */
-  readonly agreed = computed(() =>
-    this.taken().map(({ advice: { code, title, change }, choice: { reason } }) => ({
-      code,
-      text: reason || title,
-      not: this.contradictions().find((one) => one.code === code)?.why ?? [],
-      changes: change !== undefined,
-    })),
+  /** Something was agreed for this foot. What it is known by is fetched only then. */
+  readonly agreedSomething = computed(
+    () =>
+      this.look()?.advice.some(({ side, choice }) => side === this.side() && choice !== 'dismissed') ?? false,
   )
 
   find(place: PlaceKey): void {
@@ -173,33 +104,6 @@ export class Looking {
         )
         then()
       })
-  }
-
-  /** Accepting changes the shoe where it can be changed at once, and goes on record. */
-  decide({ advice, choice, reason }: Decision): void {
-    const side = this.side()
-    const at = new Date().toISOString()
-    this.store.dispatch(
-      lookActions.choose({ choices: advice.codes.map((code) => ({ code, side, choice, reason, at })) }),
-    )
-    if (choice === 'accepted') this.apply(advice)
-  }
-
-  /** Puts what was accepted on the shoe once more. */
-  again(code: string): void {
-    const advice = this.advice().find((one) => one.code === code)
-    if (advice) this.apply(advice)
-  }
-
-  private apply({ change }: Advice): void {
-    const draft = this.draft()
-    if (!change || !draft) return
-    const { shoe, clash } = accepted(draft.shoe, change)
-    if (shoe !== draft.shoe) this.store.dispatch(benchActions.setShoe({ shoe, touched: 'advice' }))
-    const { breakoverSchool } = change
-    if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
-    this.store.dispatch(benchActions.settle())
-    if (clash) void this.tells.warn(`Agreed, but not put on the shoe. ${clash}.`, 'Understood', 9_000)
   }
 
   private askWhose(): void {

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core'
 import {
-  differences,
   planShoe,
   type FootInput,
   type Plan,
   type ShoeInput,
   type Side,
-  type StoredPattern,
+  type PagePattern,
 } from '@crescent/core'
+import { differences } from '@crescent/core/designs'
 import { FigureText } from '../../../drawing/figure-text'
 import { apartOf } from '../../../drawing/joined'
 import { boxOf, soleView, svgPath, svgRings } from '../../../drawing/svg-path'
@@ -120,7 +120,7 @@ export class AgainstView {
   readonly shoe = input.required<ShoeInput>()
   readonly side = input.required<Side>()
   /** Of this foot and its pair, this foot's first. */
-  readonly patterns = input.required<readonly StoredPattern[]>()
+  readonly patterns = input.required<readonly PagePattern[]>()
   /** Id of the pattern that lies on the Bench. */
   readonly worn = input<string | undefined>()
 
@@ -166,6 +166,6 @@ export class AgainstView {
     }
   })
 
-  protected day = ({ updatedAt }: StoredPattern): string =>
+  protected day = ({ updatedAt }: PagePattern): string =>
     updatedAt ? `, ${shortDay(updatedAt.slice(0, 10))}` : ''
 }

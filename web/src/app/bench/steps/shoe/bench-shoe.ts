@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
 import { CourseOffers } from '../../../courses/course-offers'
 import { Desk } from '../../desk'
-import { Looking } from '../look/looking'
+import { Advising } from '../look/advising'
 import { CutView } from './cut-view'
 import { Shaping } from './shaping'
 import { ShoeFace } from './shoe-face'
@@ -19,7 +19,7 @@ import { ShoeStep } from './shoe-step'
         [draft]="draft"
         [plan]="desk.told().plan"
         [problems]="desk.planning().problems"
-        [advice]="looking.standingAdvice()"
+        [advice]="advising.standingAdvice()"
         (pictures)="shaping.pictures()"
       />
       @if (desk.page(); as page) {
@@ -29,7 +29,7 @@ import { ShoeStep } from './shoe-step'
             [side]="desk.side()"
             [day]="page.visit.date"
             [modifications]="shaping.kinds()"
-            [advice]="looking.agreedCodes()"
+            [advice]="advising.agreedCodes()"
           />
         }
       }
@@ -39,7 +39,7 @@ import { ShoeStep } from './shoe-step'
 })
 export class ShoeInputs {
   protected readonly desk = inject(Desk)
-  protected readonly looking = inject(Looking)
+  protected readonly advising = inject(Advising)
   protected readonly shaping = inject(Shaping)
 }
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core'
-import type { Difference } from '@crescent/core'
+import type { Difference } from '@crescent/core/designs'
 import { FigureText } from '../../../drawing/figure-text'
 
 /** What differs between two designs, one in ember and whole, the other in steel and dashed. */

@@ -7,7 +7,6 @@ import {
   describeProblem,
   FIT_FIGURES,
   FIT_PRESETS,
-  templatesFor,
   WAYS_BACK,
   type FitFigure,
   type FitName,
@@ -16,9 +15,9 @@ import {
   type Problem,
   type Section,
   type ShoeInput,
-  type Template,
   type WayBack,
 } from '@crescent/core'
+import { templatesFor, type Template } from '@crescent/core/designs'
 import { Store } from '@ngrx/store'
 import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'

@@ -3,6 +3,9 @@ import { SIDES, type FootLook, type INTERFERENCES, type Look, type Side } from '
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../../../state/look/look.feature'
 
+/** Where the thickness that is left is told. */
+export type WornPlace = 'leftToe' | 'leftQuarters' | 'leftOuterHeel' | 'leftInnerHeel'
+
 /** What the folds of Look change. All of it is read as it stands now: a quick hand is ahead of the screen. */
 @Injectable({ providedIn: 'root' })
 export class LookEdits {
@@ -33,6 +36,14 @@ export class LookEdits {
     const oldShoe = { ...this.foot(side).oldShoe, wear } as FootLook['oldShoe']
     if (wear === undefined) delete oldShoe.wear
     this.putFoot(side, { ...this.foot(side), oldShoe }, 'wear')
+    this.settle()
+  }
+
+  /** What is left of the old shoe in one place, mm; the field it may also be typed in shows it. */
+  setLeft(side: Side, key: WornPlace, left: number | undefined): void {
+    const oldShoe = { ...this.foot(side).oldShoe, [key]: left }
+    if (left === undefined) delete oldShoe[key]
+    this.putFoot(side, { ...this.foot(side), oldShoe }, `old-${key}`)
     this.settle()
   }
 

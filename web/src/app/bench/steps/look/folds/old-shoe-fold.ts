@@ -3,11 +3,12 @@ import { LOSS_REASONS, OLD_SHOE_FIGURES, WEARS, type Side } from '@crescent/core
 import { ChoiceRow } from '../choice-row'
 import { asList, LookEdits } from './look-edits'
 import { LookFigures } from './look-figures'
+import { WearTaps } from './wear-taps'
 
 /** The old shoe, before it is pulled. */
 @Component({
   selector: 'cr-old-shoe-fold',
-  imports: [ChoiceRow, LookFigures],
+  imports: [ChoiceRow, LookFigures, WearTaps],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'through' },
   template: `
@@ -41,6 +42,7 @@ import { LookFigures } from './look-figures'
         [chosen]="asList(foot().oldShoe.wear)"
         (choose)="edits.setWear(side(), $event)"
       />
+      <cr-wear-taps [side]="side()" />
       <cr-look-figures group="oldShoe" [figures]="figures" [side]="side()" />
     </details>
   `,

@@ -6,7 +6,7 @@ import { Desk } from '../../../desk'
 import { GoingAsked } from './going-asked'
 import { GoingWords } from './going-words'
 import { Grounds } from './grounds'
-import { isSlider, slickerOf, turnWords } from './sliding'
+import { slickerOf, turnWords } from './sliding'
 import { Stander } from './stander'
 import { StandingFigures } from './standing-figures'
 import { StoodShoe } from './stood-shoe'
@@ -61,11 +61,11 @@ const REST = 120
             [theirs]="theirs()"
           />
           <div class="words" aria-live="polite">
-            <cr-going-words name="This shoe" [stood]="stood" [slides]="slides()" />
+            <cr-going-words name="This shoe" [stood]="stood" [slides]="grounds.slides()" />
             @if (theirs(); as other) {
-              <cr-going-words [name]="otherName()" [stood]="other" [slides]="slides()" />
+              <cr-going-words [name]="otherName()" [stood]="other" [slides]="grounds.slides()" />
             }
-            @if (slides()) {
+            @if (grounds.slides()) {
               <p>{{ sliding() }}</p>
             }
           </div>
@@ -174,6 +174,7 @@ export class BenchGoing {
         load: { newtons: grounds.newtons(), at: grounds.point(on) },
         ...(packing && { packing }),
         ...(pastern !== undefined && { pastern }),
+        ...(grounds.slides() && { toeOut: grounds.toeOut() }),
       }
     }
     const [other, otherPlan] = [grounds.other(), this.otherPlan()]
@@ -207,17 +208,17 @@ export class BenchGoing {
     })
   }
 
-  /** One of the two is made to slide: how it holds and slips is told of both. */
-  protected readonly slides = computed(() =>
-    [this.desk.asked()?.shoe, this.grounds.other()?.shoe].some(isSlider),
-  )
-
   /** Which of two is the slicker, and how far a shoe that slides may be turned. */
   protected readonly sliding = computed(() => {
     const [mine, theirs] = [this.mine(), this.theirs()]
     return [
       ...(mine && theirs ? [slickerOf(mine.slip, theirs.slip, this.otherName())] : []),
-      ...turnWords(this.desk.plan()?.modifications ?? [], this.desk.wears()?.shoe),
+      ...turnWords(
+        this.desk.plan()?.modifications ?? [],
+        this.desk.asked()?.shoe,
+        this.desk.wears()?.shoe,
+        this.grounds.toeOut(),
+      ),
     ].join(' ')
   })
 }

@@ -90,7 +90,22 @@ import { Grounds } from './grounds'
           (figure)="setPastern($event)"
           (unread)="entries['pastern'] = $event"
         />
-        @for (whose of both; track whose.key) {
+        @if (grounds.slides()) {
+          <cr-figure-field
+            field="going-toe-out"
+            kind="angle"
+            label="The foot points out of its line by"
+            where="Between the foot and the way it slides, as its tracks tell; minus where it points inward. How the shoe holds and slips is told along that line."
+            [note]="grounds.typedToeOut() === undefined ? 'as the last shoe was turned' : 'typed here'"
+            [value]="grounds.typedToeOut()"
+            [assumed]="grounds.usualToeOut()"
+            [entry]="entries['toe-out']"
+            [problem]="grounds.problems().toeOut"
+            (figure)="setToeOut($event)"
+            (unread)="entries['toe-out'] = $event"
+          />
+        }
+        @for (whose of grounds.other() ? both : [both[0]]; track whose.key) {
           <label class="pack"
             >Packing under {{ whose.label }}
             <select #packing (change)="pack(whose.key, packing.value)">
@@ -202,6 +217,11 @@ export class GoingAsked {
   protected setPastern(value: number | undefined): void {
     delete this.entries['pastern']
     this.grounds.pastern.set(value)
+  }
+
+  protected setToeOut(value: number | undefined): void {
+    delete this.entries['toe-out']
+    this.grounds.typedToeOut.set(value)
   }
 
   protected set(key: 'stiffness' | 'edge', value: number | undefined): void {

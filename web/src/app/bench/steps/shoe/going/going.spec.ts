@@ -156,9 +156,10 @@ describe('sliding', () => {
 
   it('says how far it may be turned, and how the last one was', () => {
     const { modifications } = planOf({}, slide(26))
-    const [may, last] = turnWords(modifications, slide(26))
+    const [line, may, last] = turnWords(modifications, slide(26), slide(26), 6)
+    expect(line).toBe('It points 4.0° outward of the line of travel.')
     expect(may).toMatch(/up to \d+\.\d° to either side/)
     expect(last).toContain('turned by 2.0°')
-    expect(turnWords([], undefined)).toEqual([])
+    expect(turnWords([], undefined, undefined, 6)).toEqual([])
   })
 })

@@ -16,6 +16,10 @@ import {
 import { Desk } from '../../../desk'
 import { Shaping } from '../shaping'
 import { otherDesigns, type OtherDesign } from './other-designs'
+import { isSlider, turnOf } from './sliding'
+
+/** A foot points out of its line by so much at the most, degrees; minus inward. */
+const TOE_OUT = [-30, 30] as const
 
 /** What the two designs stand on and under: chosen once for both. */
 @Injectable()
@@ -31,6 +35,8 @@ export class Grounds {
   readonly at = signal<Vec | undefined>(undefined)
   readonly typedKg = signal<number | undefined>(undefined)
   readonly pastern = signal<number | undefined>(undefined)
+  /** Degrees by which the foot points outward of the line of travel, where it was typed. */
+  readonly typedToeOut = signal<number | undefined>(undefined)
   readonly packed = signal<{ mine: Packing['covers'] | 'none'; theirs: Packing['covers'] | 'none' }>({
     mine: 'none',
     theirs: 'none',
@@ -52,6 +58,12 @@ export class Grounds {
     return covers === 'none' ? undefined : { covers, stiffness: PACKING_STIFFNESS }
   }
 
+  /** One of the two is made to slide: how it holds and slips is told of both. */
+  readonly slides = computed(() => [this.desk.asked()?.shoe, this.other()?.shoe].some(isSlider))
+  /** By how much the last shoe was turned, as its tracks asked for; straight where it never slid. */
+  readonly usualToeOut = computed(() => turnOf(this.desk.wears()?.shoe) ?? 0)
+  readonly toeOut = computed(() => this.typedToeOut() ?? this.usualToeOut())
+
   readonly others = computed((): OtherDesign[] => {
     const draft = this.desk.draft()
     return draft ? otherDesigns(draft.shoe, this.shaping.patterns()) : []
@@ -59,7 +71,7 @@ export class Grounds {
   readonly other = computed(() => this.others().find(({ key }) => key === this.otherKey()))
 
   /** What is wrong with the figures typed here; nothing where all can be. */
-  readonly problems = computed((): Partial<Record<'stiffness' | 'edge' | 'kg', string>> => {
+  readonly problems = computed((): Partial<Record<'stiffness' | 'edge' | 'kg' | 'toeOut', string>> => {
     const [kg, { stiffness, edge }] = [this.kg(), this.ground()]
     const out = (value: number, [low, high]: readonly [number, number]) => value < low || value > high
     const range = ([low, high]: readonly [number, number]) => `from ${low} to ${high}`
@@ -70,6 +82,9 @@ export class Grounds {
         }),
       ...(out(edge, GROUND_RANGES.edge) && { edge: `Edge: ${range(GROUND_RANGES.edge)}` }),
       ...(out(kg, BODY_WEIGHT.range) && { kg: 'weight' }),
+      ...(out(this.toeOut(), TOE_OUT) && {
+        toeOut: `The angle lies between ${TOE_OUT[0]}° and ${TOE_OUT[1]}°`,
+      }),
     }
   })
 }

@@ -1,10 +1,5 @@
-import {
-  modification,
-  TEMPLATES,
-  withoutModification,
-  type ShoeInput,
-  type StoredPattern,
-} from '@crescent/core'
+import { modification, withoutModification, type ShoeInput, type PagePattern } from '@crescent/core'
+import { TEMPLATES } from '@crescent/core/designs'
 
 /** Another design to look at beside the one on the Bench. */
 export interface OtherDesign {
@@ -17,7 +12,7 @@ export interface OtherDesign {
  * What may be laid beside a shoe on the same ground: the same shoe without one of its modifications, designs to begin
  * from on its bar, and patterns of this pair of feet.
  */
-export function otherDesigns(shoe: ShoeInput, patterns: readonly StoredPattern[]): OtherDesign[] {
+export function otherDesigns(shoe: ShoeInput, patterns: readonly PagePattern[]): OtherDesign[] {
   const modifications = shoe.modifications ?? []
   return [
     ...modifications.map(({ kind }, i): OtherDesign => ({

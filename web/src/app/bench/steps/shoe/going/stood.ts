@@ -32,6 +32,8 @@ export interface AskedStanding {
   /** kg, for the whole stride. */
   kg: number
   packing?: Packing
+  /** Degrees by which the foot points outward of the line it slides along. */
+  toeOut?: number
   /** mm from the coffin joint to the fetlock, where it was measured. */
   pastern?: number
 }
@@ -53,7 +55,7 @@ export type Standing = { ok: true; stood: Stood } | { ok: false; problems: reado
 export function standingOf(asked: AskedStanding): Standing {
   try {
     const plan = planShoe(asked.foot, asked.shoe, asked.workshop)
-    const { ground, load, packing, kg, pastern } = asked
+    const { ground, load, packing, kg, pastern, toeOut = 0 } = asked
     const { bed: _bed, ...going } = goingOf(plan, { ground, load, ...(packing && { packing }) })
     const stride = throughStride(plan, ground, kg, packing).map(({ moment, going: then }) => ({
       key: moment.key,
@@ -68,7 +70,7 @@ export function standingOf(asked: AskedStanding): Standing {
         words: goingWords(going),
         stride,
         fetlock: fetlockChange(plan, going, pastern),
-        slip: slipOf(plan, going.plane),
+        slip: slipOf(plan, going.plane, -toeOut),
       },
     }
   } catch (error) {
