@@ -36,6 +36,20 @@ export function dayFromNow(days: number): string {
   return `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`
 }
 
+/** Where something lies once it has come to rest: a page that still builds up or scrolls would carry it away. */
+export async function atRest(one: Locator): Promise<{ x: number; y: number; width: number; height: number }> {
+  let box = await one.boundingBox()
+  await expect
+    .poll(async () => {
+      const before = JSON.stringify(box)
+      await one.page().waitForTimeout(120)
+      box = await one.boundingBox()
+      return box !== null && JSON.stringify(box) === before
+    })
+    .toBe(true)
+  return box!
+}
+
 /** Types into a field over what stood there, key by key as a hand does. */
 export async function typeOver(field: Locator, text: string): Promise<void> {
   await expect(field).toBeVisible()

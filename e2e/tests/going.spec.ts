@@ -1,4 +1,5 @@
 import {
+  atRest,
   expect,
   expectAccessible,
   field,
@@ -80,7 +81,7 @@ test('on a phone a tap puts the load, and the figures follow a change of the sho
     await expect(sideways).toHaveText(/^-?\+?0\.\d°$/)
     const sole = page.locator('cr-stood-shoe svg.sole')
     await sole.evaluate((drawing) => drawing.scrollIntoView({ block: 'center' }))
-    const box = (await sole.boundingBox())!
+    const box = await atRest(sole)
     // The outside of a left foot lies to the right.
     await page.touchscreen.tap(box.x + box.width * 0.62, box.y + box.height * 0.5)
     await expect.poll(async () => parseFloat(await sideways.innerText())).toBeGreaterThan(1)

@@ -11,6 +11,7 @@ import {
   typeOver,
   onDevice,
   PHONE,
+  atRest,
   dayFromNow,
 } from '../support/fixtures'
 
@@ -284,16 +285,17 @@ test('on a phone a swipe over the drawing scrolls, a short rest takes hold', asy
   await onDevice(browser, server, PHONE, async (page) => {
     await openBench(page, 'Copperkettle')
     await typeFive(page)
-    await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
+    const intoView = () => page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
+    await intoView()
     const touch = await page.context().newCDPSession(page)
-    const knob = (await page.locator('[data-handle="length"] .knob').boundingBox())!
-    const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2]
-    const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', dy: number) =>
-      touch.send('Input.dispatchTouchEvent', {
-        type,
-        touchPoints: type === 'touchEnd' ? [] : [{ x, y: y + dy }],
-      })
     const swipe = async (rest: number) => {
+      const knob = await atRest(page.locator('[data-handle="length"] .knob'))
+      const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2]
+      const finger = (type: 'touchStart' | 'touchMove' | 'touchEnd', dy: number) =>
+        touch.send('Input.dispatchTouchEvent', {
+          type,
+          touchPoints: type === 'touchEnd' ? [] : [{ x, y: y + dy }],
+        })
       await finger('touchStart', 0)
       await page.waitForTimeout(rest)
       for (let i = 1; i <= 8; i++) await finger('touchMove', -10 * i)
@@ -315,8 +317,10 @@ test('on a phone a swipe over the drawing scrolls, a short rest takes hold', asy
     await expect.poll(scrolled).toBeGreaterThan(before + 20)
     await expect(field(page, 'length')).toHaveValue('5"')
     // Woken by a tap beside the foot, the handle follows at once; it is said, and a button sends it to sleep again.
-    await page.locator('cr-foot-drawing').evaluate((drawing) => drawing.scrollIntoView())
-    const paper = (await page.locator('cr-foot-drawing svg.sheet').boundingBox())!
+    // A page that was swiped runs on for a while.
+    await atRest(page.locator('cr-foot-drawing'))
+    await intoView()
+    const paper = await atRest(page.locator('cr-foot-drawing svg.sheet'))
     await page.touchscreen.tap(paper.x + 12, paper.y + paper.height / 2)
     await expect(page.getByText('Handles follow the finger.')).toBeVisible()
     await swipe(0)

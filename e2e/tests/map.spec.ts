@@ -1,6 +1,15 @@
 import { formatLength, parseLength, type FootFigureKey } from '@crescent/core'
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
+import {
+  atRest,
+  expect,
+  expectAccessible,
+  field,
+  openBench,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
 
 const STYLE = { unit: 'in', denominator: 16 } as const
 const school = (page: Page, key: string) => page.locator(`[data-school="${key}"]`)
@@ -88,7 +97,7 @@ test.describe('map', () => {
       const shown = async () => (await input.inputValue()) || (await input.getAttribute('placeholder')) || ''
       const before = await shown()
       const knob = page.locator(`[data-handle="${key}"] .knob`)
-      const box = (await knob.boundingBox())!
+      const box = await atRest(knob)
       await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
       await page.mouse.down()
       await page.mouse.move(box.x + box.width / 2 + dx, box.y + box.height / 2 + dy, { steps: 4 })

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import {
+  atRest,
   expect,
   expectAccessible,
   field,
@@ -77,7 +78,7 @@ test.describe('nails', () => {
     // Anywhere on the wall, not only at a hole: touched on its picture.
     const marks = page.locator('cr-keep-clear-list li')
     const before = await marks.count()
-    const wall = (await page.locator('cr-wall-tap svg path.wall').boundingBox())!
+    const wall = await atRest(page.locator('cr-wall-tap svg path.wall'))
     await page.mouse.click(wall.x + 1, wall.y + wall.height / 2)
     await expect(marks).toHaveCount(before + 1)
     await marks.last().getByRole('button').click()

@@ -1,6 +1,7 @@
 import { RADIOGRAPH_POINTS } from '@crescent/core/radiographs'
 import type { Locator, Page } from '@playwright/test'
 import {
+  atRest,
   expect,
   expectAccessible,
   field,
@@ -92,7 +93,7 @@ test('a packed DICOM is opened, scaled by its marker, marked, read, planned on a
   await expect(ask).toContainText('Drag up for brighter')
   const [bright, boned] = [dialog.getByLabel('Brightness'), await lightness(dialog)]
   const stood = Number(await bright.inputValue())
-  const middle = (await sheet.boundingBox())!
+  const middle = await atRest(sheet)
   await page.mouse.move(middle.x + 200, middle.y + 200)
   await page.mouse.down()
   await page.mouse.move(middle.x + 200, middle.y + 140, { steps: 3 })
@@ -188,7 +189,7 @@ test('by touch on a tablet: one to practise on is marked, and its figures go to 
     await dialog.getByRole('radio', { name: 'As the file says' }).tap()
     await expect(dialog.getByText('its pixels were calibrated')).toBeVisible()
     const tap = async (x: number, y: number) => {
-      const box = (await sheet.boundingBox())!
+      const box = await atRest(sheet)
       await page.touchscreen.tap(box.x + box.width * x, box.y + box.height * y)
     }
     for (const [x, y] of [

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, onDevice, PHONE, test } from '../support/fixtures'
+import { atRest, expect, expectAccessible, onDevice, PHONE, test } from '../support/fixtures'
 
 test('a horse is dragged to another day, and put back by keys; it stays there', async ({ page, open }) => {
   await open('/round')
@@ -13,7 +13,7 @@ test('a horse is dragged to another day, and put back by keys; it stays there', 
   const card = cards(from).first()
   const name = (await card.getByRole('link').innerText()).trim()
   const to = from + 1
-  const [start, end] = [(await card.boundingBox())!, (await days.nth(to).locator('.list').boundingBox())!]
+  const [start, end] = [await atRest(card), await atRest(days.nth(to).locator('.list'))]
   await page.mouse.move(start.x + start.width / 2, start.y + start.height - 14)
   await page.mouse.down()
   await page.mouse.move(start.x + start.width / 2 + 12, start.y + start.height - 14, { steps: 4 })
