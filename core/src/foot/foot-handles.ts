@@ -1,4 +1,4 @@
-import { alsoWhenAsked } from '../geometry/when-asked'
+import { addWhenAsked } from '../geometry/when-asked'
 import type { Vec } from '../geometry/vector'
 import type { FootInput } from '../records/foot'
 import { footFigure, type FootFigureKey, type KnownFigures } from './figures'
@@ -168,7 +168,7 @@ function handleOf(stand: Stand, { input, foot }: ReadAs): Handle {
     ...(foot[key] === undefined && { unset: true }),
   }
   // Only the handle that is taken hold of needs to know it.
-  return alsoWhenAsked(handle, { per: () => follows(stand, foot, input) })
+  return addWhenAsked(handle, { per: () => follows(stand, foot, input) })
 }
 
 /**

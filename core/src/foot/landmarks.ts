@@ -4,7 +4,7 @@ import { parallel } from '../geometry/parallel'
 import { path } from '../geometry/path'
 import { placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
-import { alsoWhenAsked } from '../geometry/when-asked'
+import { addWhenAsked } from '../geometry/when-asked'
 import type { Foot } from './measurements'
 import type { FootOutline } from './outline'
 import { wallThicknessAt } from './wall'
@@ -58,7 +58,7 @@ export function landmarks(foot: Foot, outline: FootOutline): Landmarks {
     bulbY: buttressY - foot.bulbLine,
     ...(foot.tipFromToe === undefined ? {} : { tip: [0, toeY - foot.tipFromToe] as const }),
   }
-  return alsoWhenAsked(places, {
+  return addWhenAsked(places, {
     whiteLineOuter: () => parallel(track, (station) => -wall(station)).points,
     whiteLineInner: () => parallel(track, (station) => -wall(station) - foot.whiteLineWidth).points,
     frog: () => frogEdge(half, apexY, frogWidestY, rearY),

@@ -100,8 +100,14 @@ export function readFoot(
     }
   }
   if (problems.length > 0) return { ok: false, problems }
+  return { ok: true, value: { foot: withoutAgreed(known), assumed, questions } }
+}
+
+/** The foot alone; an object is slow to copy but for one of its parts, and most have none of that. */
+function withoutAgreed(known: KnownFigures): Foot {
+  if (!known.agreedWidest) return known as unknown as Foot
   const { agreedWidest: _agreed, ...foot } = known
-  return { ok: true, value: { foot: foot as unknown as Foot, assumed, questions } }
+  return foot as unknown as Foot
 }
 
 const clamp = (value: number, [low, high]: readonly [number, number]): number =>

@@ -1,6 +1,6 @@
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
-import { alsoWhenAsked, onceAsked } from '../geometry/when-asked'
+import { addWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Foot } from '../foot/measurements'
 import type { NailHole } from '../nails/holes'
 import type { Section } from '../records/shoe'
@@ -134,7 +134,7 @@ export function workIron(
     closing,
     marks: barMarks(rims, holes, work, branches, closing / 2, onBar),
   }
-  return alsoWhenAsked(settled, { plainCut, rules: () => rulesOfThumb(foot, plainCut()) })
+  return addWhenAsked(settled, { plainCut, rules: () => rulesOfThumb(foot, plainCut()) })
 }
 
 /** The two rules of thumb (common practice, no source), beside the plain shoe they were made for. */

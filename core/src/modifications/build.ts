@@ -1,5 +1,4 @@
 import type { Half } from '../terms/half'
-import type { Section } from '../records/shoe'
 import type { FootOutline } from '../foot/outline'
 import type { Lay, LayPlace } from '../shoe/lay'
 import type { ShoeContext } from './modification'
@@ -37,10 +36,15 @@ function raisedBy(
 }
 
 /** The section as forged at a place: the bar with its edges and faces moved, before its web has grown by that. */
-function forged(place: LayPlace, bar: Section, chosen: readonly Chosen[], context: ShoeContext): SectionForm {
+function forged(
+  place: LayPlace,
+  bar: SectionForm,
+  chosen: readonly Chosen[],
+  context: ShoeContext,
+): SectionForm {
   return chosen.reduce(
     (form, { modification, values }) => modification.forge?.(form, place, context, values) ?? form,
-    barForm(bar),
+    bar,
   )
 }
 
@@ -59,12 +63,17 @@ export function modifiedRims(
     (laid, { modification, values }) => modification.lay?.(laid, context, values) ?? laid,
     plain.lay,
   )
-  const { section } = context
+  const { shape, material, thickness } = context.section
+  const rises = chosen.filter(({ modification }) => modification.rise)
+  const forges = chosen.filter(({ modification }) => modification.forge)
   const web = (place: LayPlace): number => {
     const width = lay.web(place)
+    if (forges.length === 0) return width
     // What is pushed aside stands as high as the bar is there.
-    const bar = { ...section, width, thickness: section.thickness + riseAt(place, chosen, context) }
-    return width + (formArea(barForm(bar)) - formArea(forged(place, bar, chosen, context))) / bar.thickness
+    const high = thickness + riseAt(place, rises, context)
+    const bar = barForm({ shape, material, width, thickness: high })
+    const form = forged(place, bar, forges, context)
+    return form === bar ? width : width + (formArea(bar) - formArea(form)) / high
   }
   return layRims(outline, { ...lay, web }, plain.centroidShare)
 }
@@ -85,7 +94,7 @@ export function buildBar(
   const asForged = places.map((place): SectionForm => {
     const rise = riseAt(place, rises, context)
     const bar = { shape, material, width: place.web, thickness: thickness + rise }
-    if (forges.length > 0) return forged(place, bar, forges, context)
+    if (forges.length > 0) return forged(place, barForm(bar), forges, context)
     // Most of a shoe is the same bar at every place.
     if (last?.width !== bar.width || last.thickness !== bar.thickness) last = barForm(bar)
     return last

@@ -58,24 +58,28 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   if (tip <= front) return []
   const sideOf = (sign: 1 | -1): Vec[] => {
     // The frog drawn in, from its point back: how far it reaches on this side.
-    const rows = Array.from({ length: ROWS + 1 }, (_, row) => foremost + ((front - foremost) * row) / ROWS)
-    const known = rows.flatMap((y) => {
+    const places: number[] = []
+    const reaches: number[] = []
+    for (let row = 0; row <= ROWS; row++) {
+      const y = foremost + ((front - foremost) * row) / ROWS
       const reach = drawnInAt(frog, inset, y, sign)
-      return reach === undefined ? [] : [{ behind: foremost - y, reach }]
-    })
-    const places = known.map(({ behind }) => behind)
-    const reaches = known.map(({ reach }) => reach)
+      if (reach === undefined) continue
+      places.push(foremost - y)
+      reaches.push(reach)
+    }
     const at = (behind: number) => figureAlong(places, reaches, behind)
-    const rear = foremost - (known.at(-1)?.behind ?? 0)
-    return rows.flatMap((_, row): Vec[] => {
+    const rear = foremost - (places.at(-1) ?? 0)
+    const side: Vec[] = []
+    for (let row = 0; row <= ROWS; row++) {
       const y = tip + ((front - tip) * row) / ROWS
       // The row at the bar's front is the last of both: by rounding alone it must not be lost.
-      if (y < rear - 1e-6) return []
+      if (y < rear - 1e-6) continue
       const reach = Math.min(at(foremost - y), at(tip - y))
       // Between two rows the frog may be hollow.
       const clear = liesIn(frog, sign * reach, y, Math.max(0, inset - HOLLOW))
-      return [[sign * (clear ? reach : Math.min(reach, drawnInAt(frog, inset, y, sign) ?? reach)), y]]
-    })
+      side.push([sign * (clear ? reach : Math.min(reach, drawnInAt(frog, inset, y, sign) ?? reach)), y])
+    }
+    return side
   }
   const lateral = sideOf(1)
   // A frog as it is mapped is even about its middle line: one side says what the other is.

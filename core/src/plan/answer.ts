@@ -7,7 +7,7 @@ import type { Foot } from '../foot/measurements'
 import type { WidestPart } from '../foot/widest-part'
 import { trackLength, placeAt, type Track } from '../geometry/track'
 import { union } from '../geometry/union'
-import { addWhenAsked, alsoWhenAsked, onceAsked } from '../geometry/when-asked'
+import { addWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Vec } from '../geometry/vector'
 import { heatsOf, type Heat } from '../iron/heats'
 import type { Iron } from '../iron/iron'
@@ -112,22 +112,24 @@ export function answer(cut: Cut): Plan {
         ...(cut.stock && !moulded && { size: cut.stock.facts }),
       }),
   })
+  const lines = addWhenAsked(
+    {
+      foot: outline.track.points,
+      outer: rims.outer.points,
+      inner: rims.inner.points,
+      centreline: rims.centreline.points,
+    },
+    { body: () => shoeBody(rims), whole: () => wholeOf(rims, parts) },
+  )
+  const [heels, cautions] = [heelWidths(rims), cautionsOf(cut, suggestion, moulded)]
+  // In one go, what is there at times at the end: an object laid together from several is slow to make.
+  // prettier-ignore
   const settled = {
-    ...{ foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron },
-    ...{ suggestion, nails, nailing, keepClear, heels: heelWidths(rims) },
-    cautions: cautionsOf(cut, suggestion, moulded),
+    foot, assumed, section, fit, landmarks, widest, balance, profile, cuts, parts, iron,
+    suggestion, nails, nailing, keepClear, heels, cautions, outline: lines,
     ...(moulded && { moulded }),
-    outline: alsoWhenAsked(
-      {
-        foot: outline.track.points,
-        outer: rims.outer.points,
-        inner: rims.inner.points,
-        centreline: rims.centreline.points,
-      },
-      { body: () => shoeBody(rims), whole: () => wholeOf(rims, parts) },
-    ),
   }
-  return alsoWhenAsked(settled, {
+  return addWhenAsked(settled, {
     modifications: () => chosen.map((one) => planned(one, context, plainContext)),
     forging,
   })
@@ -139,7 +141,7 @@ const planned = (
   context: ShoeContext,
   plainContext: ShoeContext,
 ): PlannedModification =>
-  alsoWhenAsked(
+  addWhenAsked(
     { kind: modification.kind, values },
     {
       ranges: () =>
@@ -157,10 +159,10 @@ const planned = (
   )
 
 function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | undefined): Caution[] {
-  const { chosen, own, context, outline, rims, plain, moulded: _rims, ...known } = cut
+  const { chosen, own, context, outline, rims, plain } = cut
   return collectCautions({
-    ...{ ...known, outline, rims },
-    ...(laid && { moulded: laid }),
+    ...cut,
+    moulded: laid,
     suggestion,
     cover: rims === plain ? [] : coverOf(outline, rims.outer),
     chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),

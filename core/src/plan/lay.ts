@@ -1,5 +1,5 @@
 import { widestKnown } from '../foot/balance/balance'
-import { breakover } from '../foot/balance/breakover'
+import { breakoverInUse } from '../foot/balance/breakover'
 import { landmarks, type Landmarks } from '../foot/landmarks'
 import { footOutline, type FootOutline } from '../foot/outline'
 import { widestPart, type WidestPart } from '../foot/widest-part'
@@ -88,7 +88,7 @@ function contextOf(
   { outline, landmarks, widest }: Pick<Laid, 'outline' | 'landmarks' | 'widest'>,
 ): ShoeContext {
   const heelEndY = Math.min(plain.outer.points[0]![1], plain.outer.points[plain.outer.points.length - 1]![1])
-  const school = () => breakover({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY }).y
+  const school = () => breakoverInUse({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY })
   return {
     ...{ foot, assumed, outline, landmarks, fit, section, plain, rims: plain, ofSize: stock !== undefined },
     plainHoles: onceAsked(() => placeHoles(foot, outline, plain, nailsAsked)),

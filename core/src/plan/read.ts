@@ -44,7 +44,7 @@ export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput
   const fit = resolveFit(shoe.fit, foot)
   problems.push(...checkFit(fit, foot))
   if (problems.length > 0) throw new ProblemError(problems)
-  return { ...read.value, footInput, shoe, section, ...(stock && { stock }), fit, nailsAsked, workshop }
+  return { ...read.value, footInput, shoe, section, fit, nailsAsked, workshop, ...(stock && { stock }) }
 }
 
 /** A shoe that bends has its holes punched; one that does not is drilled where this foot wants them. */

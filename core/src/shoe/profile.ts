@@ -93,16 +93,17 @@ export function profileOf(
   centroidShare: number,
 ): Profile {
   const area = countedAreas(forged, places, centroidShare)
+  // Nothing is rasped on: where web turns about its own inner edge, less steel could count for more.
+  const rasped = () =>
+    countedAreas(finished, places, centroidShare, { forms: forged, areas: area }).map((one, i) =>
+      Math.min(one, area[i]!),
+    )
   const plain: Profile = {
     s: places.map(({ s }) => s),
     width: forged.map(({ width }) => width),
     thickness: forged.map(({ thickness }) => thickness),
     area,
-    finished:
-      finished === forged
-        ? area
-        : // Nothing is rasped on: where web turns about its own inner edge, less steel could count for more.
-          countedAreas(finished, places, centroidShare).map((one, i) => Math.min(one, area[i]!)),
+    finished: finished === forged ? area : rasped(),
   }
   return withGathered(plain, gathered)
 }
@@ -115,11 +116,14 @@ const ON_PATH = 1e-9
 /**
  * Area of each section as it counts along the path of the bar's own centroid. Steel that is pushed outward by a seat, or
  * stays there when the inner edge is rasped, lies on a longer path than that (Pappus-Guldin for the section that is left).
+ *
+ * @param known what was counted before: most of a shoe is not rasped
  */
 function countedAreas(
   forms: readonly SectionForm[],
   places: readonly BarPlace[],
   centroidShare: number,
+  known?: { forms: readonly SectionForm[]; areas: readonly number[] },
 ): number[] {
   const counted: number[] = []
   let last: SectionForm | undefined
@@ -128,10 +132,14 @@ function countedAreas(
   // A plain loop: this runs at every place of every plan.
   for (let i = 0; i < forms.length; i++) {
     const form = forms[i]!
+    if (known?.forms[i] === form) {
+      counted.push(known.areas[i]!)
+      continue
+    }
     // Most of a shoe is the same bar at every place, one section for all of them.
     if (form !== last) {
       area = formArea((last = form))
-      centroid = formCentroid(form)
+      centroid = formCentroid(form, area)
     }
     const own = centroidShare * form.width
     const { bend } = places[i]!
@@ -155,9 +163,11 @@ function withGathered(profile: Profile, gathered: readonly Gathered[]): Profile 
     profile,
     real.flatMap(({ from, to }) => [from - STEP, from, to, to + STEP]),
   )
-  const more = dense.s.map((s) =>
-    real.reduce((sum, { from, to, volume }) => (s >= from && s <= to ? sum + volume / (to - from) : sum), 0),
-  )
+  const more = dense.s.map(() => 0)
+  for (const { from, to, volume } of real) {
+    const first = dense.s.findIndex((s) => s >= from)
+    for (let i = first; i >= 0 && i < more.length && dense.s[i]! <= to; i++) more[i]! += volume / (to - from)
+  }
   const raise = (list: readonly number[]) => list.map((area, i) => area + more[i]!)
   return { ...dense, area: raise(dense.area), finished: raise(dense.finished) }
 }

@@ -4,7 +4,7 @@ import { figureAlong } from '../geometry/figure-along'
 import { parallel, rawParallel, type Parallel } from '../geometry/parallel'
 import { nearestStation, placeAt, sliceTrack, trackLength, type Track } from '../geometry/track'
 import { add, distance, mix, scale, type Vec } from '../geometry/vector'
-import { alsoWhenAsked, onceAsked } from '../geometry/when-asked'
+import { addWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Lay, LayPlace, OuterRim } from './lay'
 
 /** The lines of a shoe, each walked from the lateral to the medial heel end. */
@@ -40,7 +40,7 @@ export function layRims(outline: FootOutline, lay: Lay, centroidShare: number): 
   const inward = (share: number) => parallelBy(outer, web, share)
   // Of a plain shoe that is laid anew by its modifications nobody asks for these.
   const centreline = onceAsked(() => inward(0.5))
-  return alsoWhenAsked(
+  return addWhenAsked(
     { ...stations, outer, places, web },
     {
       inner: () => inward(1),

@@ -16,12 +16,12 @@ export interface SectionForm {
   outerFoot: Bevel
   innerFoot: Bevel
   /** A groove in the ground face: from the outer rim to its middle, its width at the face and its depth. */
-  crease?: { from: number; width: number; depth: number }
+  crease?: { from: number; width: number; depth: number } | undefined
   /**
    * Rising off the ground from so far in from the outer rim, toward it, by so much for a millimetre: the whole section
    * bent up, or its ground face taken away.
    */
-  bend?: { from: number; slope: number; of: 'section' | 'ground' }
+  bend?: { from: number; slope: number; of: 'section' | 'ground' } | undefined
 }
 
 const SHARP: Bevel = [0, 0]
@@ -38,6 +38,9 @@ export function barForm({ shape, width, thickness }: Section): SectionForm {
     innerGround,
     outerFoot: SHARP,
     innerFoot: SHARP,
+    // Named from the start, so that all sections are read alike: this is asked at every place of every plan.
+    crease: undefined,
+    bend: undefined,
   }
 }
 
@@ -59,8 +62,12 @@ export function formArea(form: SectionForm): number {
   return width * thickness - gone - groove - thinned(form)
 }
 
-/** How far in from the outer rim the middle of a section lies, mm: what is missing at its edges lies aside of it. */
-export function formCentroid(form: SectionForm): number {
+/**
+ * How far in from the outer rim the middle of a section lies, mm: what is missing at its edges lies aside of it.
+ *
+ * @param area of the section, mm2, where it is known already
+ */
+export function formCentroid(form: SectionForm, area = formArea(form)): number {
   const { shape, width, thickness, crease, bend } = form
   if (shape === 'half-round') return width / 2
   // Moments of what is missing, about the outer rim: spelt out, as this runs at every place of every plan.
@@ -72,7 +79,7 @@ export function formCentroid(form: SectionForm): number {
     2
   const groove = crease ? grooveArea(crease) * crease.from : 0
   const moment = (thickness * width ** 2) / 2 - edges - groove - thinnedMoment(bend, width)
-  return moment / formArea(form)
+  return moment / area
 }
 
 /** Twice the moment of a corner that is missing, about the outer rim, mm3; 0 for the outer ones, else the web. */

@@ -70,6 +70,7 @@ function written(value: unknown): string {
   if (Array.isArray(value)) return `[${value.map(written).join(', ')}]`
   if (value && typeof value === 'object')
     return Object.entries(value)
+      .filter(([, part]) => part !== undefined)
       .map(([key, one]) => `${key} ${written(one)}`)
       .join(', ')
   return String(value)

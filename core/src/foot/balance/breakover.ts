@@ -20,12 +20,25 @@ export interface Breakover {
 
 /** Asks every school. They are never mixed: the one in use answers or nothing does. */
 export function breakover(context: SchoolContext): Breakover {
-  const schools = BREAKOVER_SCHOOLS.map(({ place, ...school }): SchoolResult => {
-    const answer = place(context)
-    if (!answer.found) return { ...school, answer }
-    return { ...school, answer, lever: answer.y, ratio: answer.y / -context.heelEndY }
-  })
+  const schools = BREAKOVER_SCHOOLS.map((school) => resultOf(school, context))
   const inUse = context.foot.breakoverSchool
   const answer = schools.find(({ key }) => key === inUse)?.answer
   return { schools, inUse, ...(answer?.found && { y: answer.y }) }
+}
+
+/** Where the school in use puts the breakover, y in the foot's frame, mm, without asking the others. */
+export function breakoverInUse(context: SchoolContext): number | undefined {
+  const answer = BREAKOVER_SCHOOLS.find(({ key }) => key === context.foot.breakoverSchool)?.place(context)
+  return answer?.found ? answer.y : undefined
+}
+
+// Spelt out: this runs at every plan, and a copy of all but one part takes ten times as long.
+function resultOf({ key, label, rule, use, vetLeads, place }: BreakoverSchool, context: SchoolContext) {
+  const answer = place(context)
+  const result: SchoolResult = { key, label, rule, use, answer }
+  if (vetLeads) result.vetLeads = vetLeads
+  if (!answer.found) return result
+  result.lever = answer.y
+  result.ratio = answer.y / -context.heelEndY
+  return result
 }
