@@ -188,7 +188,7 @@ async function agreedAndFinished(page: Page) {
   // It was worse at the last two visits; once more, and it stays behind other ways and says so.
   await sign('Heels no longer crushed').getByRole('button', { name: 'Worse' }).click()
   await page
-    .getByRole('region', { name: 'From the last visit' })
+    .getByRole('region', { name: 'From the visits before' })
     .getByRole('group', { name: /^Heels run forward/ })
     .getByRole('button', { name: 'same' })
     .click()

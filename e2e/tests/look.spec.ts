@@ -16,7 +16,7 @@ async function find(page: Page, where: string, kind: string, grade: string): Pro
 }
 
 const findings = (page: Page) => page.getByRole('region', { name: 'Findings' })
-const questions = (page: Page) => page.getByRole('region', { name: 'From the last visit' })
+const questions = (page: Page) => page.getByRole('region', { name: 'From the visits before' })
 const advice = (page: Page, title: string) => page.getByRole('article', { name: title })
 
 test.describe('look', () => {

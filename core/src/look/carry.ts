@@ -1,12 +1,20 @@
 import type { Side } from '../records/foot'
-import type { Answer, Finding, Look } from '../records/look'
+import type { Answer, Finding, FootLook, Look } from '../records/look'
 import { findingKind } from '../terms/finding-kinds'
 
-/** Findings of the look before that have no answer yet: are they better, the same, worse or gone? */
+const alike = (one: Finding, other: Finding): boolean => one.kind === other.kind && one.place === other.place
+
+/** What a visit leaves open: what stands of its findings, and what it should have asked after and nobody answered. */
+export const leftOpen = ({ findings, asked = [] }: FootLook): Finding[] => [
+  ...standing(findings),
+  ...asked.filter((one) => !findings.some((found) => alike(found, one))),
+]
+
+/** Findings of the visits before that have no answer yet: are they better, the same, worse or gone? */
 export function openQuestions(before: Look | undefined, now: Look, side: Side): Finding[] {
-  const answered = new Set(now.feet[side].findings.map(({ kind, place }) => `${kind} ${place}`))
-  return (before?.feet[side].findings ?? []).filter(
-    ({ kind, place, answer }) => answer !== 'gone' && !answered.has(`${kind} ${place}`),
+  const { findings } = now.feet[side]
+  return (before ? leftOpen(before.feet[side]) : []).filter(
+    (one) => !findings.some((found) => alike(found, one)),
   )
 }
 

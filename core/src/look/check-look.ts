@@ -9,9 +9,10 @@ import { placeNamed } from '../terms/places'
 /** What of a look cannot be: a grade its kind does not have, a place it is not found at, a figure no foot has. */
 export const lookProblems = (look: Look): Problem[] =>
   SIDES.flatMap((side) => {
-    const { findings, oldShoe, untrimmed } = look.feet[side]
+    const { findings, asked = [], oldShoe, untrimmed } = look.feet[side]
     return [
       ...findings.flatMap((finding, i) => findingProblems(finding, `feet.${side}.findings.${i}`)),
+      ...asked.flatMap((finding, i) => findingProblems(finding, `feet.${side}.asked.${i}`)),
       ...figureProblems(OLD_SHOE_FIGURES, oldShoe, `feet.${side}.oldShoe`),
       ...figureProblems(UNTRIMMED_FIGURES, untrimmed, `feet.${side}.untrimmed`),
     ]

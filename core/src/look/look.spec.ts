@@ -69,6 +69,18 @@ describe('findings carried forward', () => {
     expect(standing([told])).toHaveLength(0)
   })
 
+  it('are asked again at the visit after where nobody answered, through one at which nothing was found', () => {
+    const first = withFindings([finding({}), finding({ kind: 'rot', place: 'frog' })])
+    const kept = answered(first.feet.LF.findings[1]!, 'worse', ID)
+    const second = withFindings([kept], newLook(ID, ID, first))
+    const third = newLook(ID, ID, second)
+    expect(lookSchema.parse(third)).toEqual(third)
+    expect(openQuestions(second, third, 'LF')).toEqual([kept, finding({})])
+    // One that was answered with gone, late as it was, is not asked again.
+    const gone = withFindings([answered(finding({}), 'gone', ID)], third)
+    expect(openQuestions(gone, newLook(ID, ID, gone), 'LF')).toEqual([kept])
+  })
+
   it.each([
     ['better', 1],
     ['same', 2],

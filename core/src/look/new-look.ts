@@ -1,5 +1,6 @@
 import type { Side } from '../records/foot'
 import type { FootLook, Look } from '../records/look'
+import { leftOpen } from './carry'
 
 const bare = (): FootLook => ({ findings: [], oldShoe: {}, untrimmed: {}, solePlane: '' })
 
@@ -27,14 +28,19 @@ export function newLook(id: string, visitId: string, before?: Look): Look {
   }
 }
 
-/** How a horse is built does not change between visits; what should come of what was agreed is asked until it is answered. */
+/**
+ * How a horse is built does not change between visits; what was found, and what should come of what was agreed, is asked
+ * until it is answered.
+ */
 function carried(before: Look | undefined, side: Side): FootLook {
   const foot = before?.feet[side]
+  const asked = foot ? leftOpen(foot) : []
   const goesOn = (foot?.lookedFor ?? []).filter(({ ended }) => !ended)
   return {
     ...bare(),
     ...(foot?.frontLine && { frontLine: foot.frontLine }),
     ...(foot?.sideLine && { sideLine: foot.sideLine }),
+    ...(asked.length > 0 && { asked }),
     ...(goesOn.length > 0 && { lookedFor: goesOn }),
   }
 }

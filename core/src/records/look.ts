@@ -81,6 +81,11 @@ export const lookedForSchema = z
 export const footLookSchema = z
   .object({
     findings: z.array(findingSchema).default([]),
+    asked: z
+      .array(findingSchema)
+      .max(500)
+      .optional()
+      .describe('findings of the visits before, as they stood when this look was begun'),
     frontLine: z.enum(FRONT_LINES).optional(),
     sideLine: z.enum(SIDE_LINES).optional(),
     landing: z.enum(LANDINGS).optional(),

@@ -10,7 +10,7 @@ export const look: HelpTopic = {
       picture: word('quarter'),
     },
     {
-      text: 'What the last visit left open stands as questions on the drawing. Answer each: gone, better, the same, worse.',
+      text: 'What the visits before left open is asked one by one: better, same, worse or gone. What nobody answers is asked again at the next.',
     },
     {
       text: 'On the left: how the horse stands and moves, its work and going, the vet’s word, the old shoe and the foot before the trim. Say only what you know.',

@@ -11,15 +11,15 @@ export interface GivenAnswer {
   answer: Exclude<Answer, 'new'>
 }
 
-/** What was found on this foot, and the questions the last visit left open. */
+/** What was found on this foot, and the questions the visits before left open. */
 @Component({
   selector: 'cr-look-findings',
   imports: [MatIcon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (questions().length > 0) {
-      <section class="questions" aria-label="From the last visit">
-        <h3>From the last visit</h3>
+      <section class="questions" aria-label="From the visits before">
+        <h3>From the visits before</h3>
         @for (question of questions(); track question.id) {
           <div class="question" role="group" [attr.aria-label]="name(question)">
             <p>

@@ -1,5 +1,5 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
-import { footMap, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
+import { footMap, leftOpen, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
 import type { Question } from '../../../common/ask-dialog'
@@ -76,9 +76,8 @@ export class Looking {
 
   private record(side: Side, place: PlaceKey, { kind, grade }: FindingChoice): void {
     const foot = this.look()!.feet[side]
-    const before = this.before()?.feet[side].findings.find(
-      (one) => one.kind === kind && one.place === place && one.answer !== 'gone',
-    )
+    const last = this.before()?.feet[side]
+    const before = last && leftOpen(last).find((one) => one.kind === kind && one.place === place)
     const tap = { kind, place, grade }
     const findings = withTap(foot.findings, tap, before, crypto.randomUUID(), this.page()!.visit.date)
     this.store.dispatch(lookActions.setFoot({ side, foot: { ...foot, findings }, touched: '' }))
