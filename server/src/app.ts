@@ -122,6 +122,9 @@ function serveScreens(app: Express, folder: string): void {
       enableBrotli: true,
       orderPreference: ['br'],
       serveStatic: {
+        // Nothing is asked for in pieces, and an ETag says what a date would: some forty files come at the first look.
+        acceptRanges: false,
+        lastModified: false,
         setHeaders: (response, path) => {
           const lasting = /-[\w-]{8}\.\w+(\.br)?$/.test(path)
           response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')

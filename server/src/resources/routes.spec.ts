@@ -63,6 +63,9 @@ describe('the screens', () => {
     expect(packed.headers['cache-control']).toContain('immutable')
     expect(packed.headers['x-content-type-options']).toBe('nosniff')
     expect(packed.headers['x-frame-options']).toBeUndefined()
+    expect(packed.headers['last-modified']).toBeUndefined()
+    const again = { 'accept-encoding': 'br', 'if-none-match': packed.headers['etag']! }
+    await request(app).get(`/${script}`).set(again).expect(304)
     const plain = await request(app).get(`/${script}`).set('accept-encoding', 'identity').expect(200)
     expect(plain.headers['content-encoding']).toBeUndefined()
     const page = await request(app).get('/bench/one/LF').set('accept', 'text/html').expect(200)
