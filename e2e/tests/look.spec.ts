@@ -57,6 +57,8 @@ test.describe('look', () => {
     await page.keyboard.press('Enter')
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('inner heel')
+    // A dialog takes the focus once it stands: a key pressed before that goes to whatever it gives it to.
+    await expect(dialog.locator(':focus')).toHaveCount(1)
     await dialog
       .getByRole('group', { name: 'Broken wall' })
       .getByRole('button', { name: 'clear' })
