@@ -18,6 +18,10 @@ import { handler } from './http/route'
 import { open, SESSION_ROUTES, signIn } from './http/sign-in'
 import { routes } from './resources'
 
+/** What is told of the whole API: worked out when it is first asked for, or each start would wait for it. */
+const describedRoutes = (): object => (description ??= describeRoutes([...SESSION_ROUTES, ...routes]))
+let description: object | undefined
+
 /** Requests are counted within this, ms. */
 const WINDOW = 10_000
 
@@ -47,7 +51,7 @@ export function makeApp(
     }),
   )
   // Tighter packing of an answer saves a few hundred bytes and costs milliseconds; the screens are packed at the build.
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 5 } } }))
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } }))
   app.use(
     pinoHttp({
       logger: log,
@@ -81,8 +85,7 @@ export function makeApp(
     next()
   })
   api.use(config.password === undefined ? open : signIn(config.password))
-  const description = describeRoutes([...SESSION_ROUTES, ...routes])
-  api.get('/openapi.json', (_request, response) => void response.json(description))
+  api.get('/openapi.json', (_request, response) => void response.json(describedRoutes()))
   const readJson = express.json({ limit: '1mb' })
   for (const route of routes) {
     const run = handler(route, practice, config.dataFolder)

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { Readable } from 'node:stream'
 import { join } from 'node:path'
@@ -10,7 +10,7 @@ import type { Config } from './config'
 import type { ImportReport } from '@crescent/core'
 import { importLibrary } from './resources/library/in'
 import { libraryText } from './resources/library/out'
-import { databaseFile } from './database/open'
+import { databaseFile, openDatabase } from './database/open'
 import { openPractice, type Practice } from './practice'
 
 /** For tests: a practice in a throwaway folder, and its application. */
@@ -21,8 +21,22 @@ export interface Bed {
   remove: () => void
 }
 
+/** An empty database, its tables made: made once, and every bed begins with a copy. */
+let empty: Buffer | undefined
+function emptyDatabase(): Buffer {
+  if (empty) return empty
+  const folder = mkdtempSync(join(tmpdir(), 'crescent-test-'))
+  try {
+    openDatabase(databaseFile(folder)).close()
+    return (empty = readFileSync(databaseFile(folder)))
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
 export function makeBed(more: Partial<Config> = {}): Bed {
   const dataFolder = mkdtempSync(join(tmpdir(), 'crescent-test-'))
+  writeFileSync(databaseFile(dataFolder), emptyDatabase())
   const practice = openPractice(databaseFile(dataFolder))
   const config = {
     dataFolder,

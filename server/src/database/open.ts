@@ -5,6 +5,7 @@ import Database from 'better-sqlite3'
 import type { Db } from './db'
 import { rememberFile } from './faults'
 import { PRIVATE_FILE, privateFolder } from './files'
+import { fold } from './search'
 
 /** Written by a newer Crescent. */
 export class TooNew extends Error {}
@@ -28,6 +29,8 @@ export function openDatabase(file: string): Db {
   db.pragma('busy_timeout = 5000')
   // What is erased is written over, not only forgotten.
   db.pragma('secure_delete = ON')
+  // For tables that are brought up to date: texts by which records are found are stored folded.
+  db.function('fold', { deterministic: true }, (text) => fold(String(text)))
   try {
     migrate(db)
     rememberFile(db)

@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { makeBed, type Bed } from '../testing'
 import { Conflict, sameContent } from './record-table'
-import { fold, likeWords } from './search'
+import { fold, wordsOf } from './search'
 
 let bed: Bed
 beforeEach(() => (bed = makeBed()))
@@ -86,10 +86,9 @@ describe('search', () => {
     expect(fold('Ø Čapek')).toBe('ø capek')
   })
 
-  it('takes each word for itself, and the signs of LIKE as signs', () => {
-    expect(likeWords('two  words')).toEqual(['%two%', '%words%'])
-    expect(likeWords('50%_\\')).toEqual(['%50\\%\\_\\\\%'])
-    expect(likeWords('   ')).toEqual([])
+  it('takes each word for itself', () => {
+    expect(wordsOf('Two  wörds')).toEqual(['two', 'words'])
+    expect(wordsOf('   ')).toEqual([])
   })
 
   it('finds only what holds every word', () => {

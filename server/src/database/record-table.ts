@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Db } from './db'
+import { rowsOf, type Row } from './rows'
 import { nextStamp } from './stamps'
 
 /** What every stored record has. */
@@ -45,7 +46,7 @@ export interface RecordTable<T extends Stored> {
   /** All records, or those that a condition on columns picks. */
   list(where?: string, parameters?: Record<string, unknown>): T[]
   /** Turns a row of this table into its record. */
-  fromRow(row: Record<string, unknown>): T
+  fromRow(row: Row): T
 }
 
 /**
@@ -87,7 +88,7 @@ export function recordTable<T extends Stored>(
     created_at: record.createdAt,
     updated_at: record.updatedAt,
   })
-  const fromRow = (row: Record<string, unknown>): T => {
+  const fromRow = (row: Row): T => {
     const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
     for (const [field, kind, column] of kinds)
       if (!kind.startsWith('optional') || row[column] !== null) record[field] = decode(row[column], kind)
@@ -96,7 +97,7 @@ export function recordTable<T extends Stored>(
     return record as unknown as T
   }
   const get = (id: string): T | undefined => {
-    const row = select.get(id) as Record<string, unknown> | undefined
+    const row = select.get(id) as Row | undefined
     return row && fromRow(row)
   }
 
@@ -104,12 +105,10 @@ export function recordTable<T extends Stored>(
     get,
     fromRow,
     list: (where = '1', parameters = {}) =>
-      (db.prepare(`SELECT * FROM ${table} WHERE ${where}`).all(parameters) as Record<string, unknown>[]).map(
-        fromRow,
-      ),
+      rowsOf(db.prepare(`SELECT * FROM ${table} WHERE ${where}`))(parameters).map(fromRow),
     *each() {
       const rows = db.prepare(`SELECT * FROM ${table} ORDER BY id`).iterate()
-      for (const row of rows) yield fromRow(row as Record<string, unknown>)
+      for (const row of rows) yield fromRow(row as Row)
     },
     bringIn(record) {
       const now = nextStamp(db)

@@ -2,13 +2,9 @@
 export const fold = (text: string): string =>
   text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/\s+/g, ' ').trim()
 
-/** The words of a search. */
+/** The words of a search, folded: each is looked for with `instr` in a text that was folded when it was stored. */
 export const wordsOf = (search: string): string[] =>
   fold(search)
     .split(' ')
     .filter((word) => word !== '')
     .slice(0, 8)
-
-/** The words of a search as LIKE patterns; signs that LIKE knows are taken as themselves (ESCAPE '\'). */
-export const likeWords = (search: string): string[] =>
-  wordsOf(search).map((word) => `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`)

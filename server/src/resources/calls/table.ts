@@ -17,7 +17,7 @@ export function calls(db: Db) {
     `SELECT c.id, c.horse_id AS horseId, c.date, c.about, c.updated_at AS changed, h.name AS horse, h.place,
        coalesce(nullif(c.whom, ''), o.name, '') AS whom,
        CASE WHEN c.whom = '' AND c.phone = '' THEN coalesce(o.phone, '') ELSE c.phone END AS phone
-     FROM calls c JOIN horses h ON h.id = c.horse_id LEFT JOIN owners o ON o.id = h.owner_id
+     FROM calls c CROSS JOIN horses h ON h.id = c.horse_id LEFT JOIN owners o ON o.id = h.owner_id
      WHERE c.open_on IS NOT NULL AND c.open_on <= @until AND h.archived = 0 ORDER BY c.open_on, h.name`,
   )
   return {

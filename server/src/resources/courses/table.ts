@@ -15,7 +15,7 @@ export function courses(db: Db) {
     { next_on: (course) => openSteps(course)[0]?.date ?? null },
   )
   const running = db.prepare(
-    `SELECT c.*, h.name AS horse, h.place FROM courses c JOIN horses h ON h.id = c.horse_id
+    `SELECT c.*, h.name AS horse, h.place FROM courses c CROSS JOIN horses h ON h.id = c.horse_id
      WHERE c.next_on IS NOT NULL AND c.next_on <= @until AND h.archived = 0 ORDER BY c.next_on, h.name`,
   )
   const open = (until: string): RoundStep[] =>

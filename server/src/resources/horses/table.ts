@@ -9,7 +9,8 @@ import {
 } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
-import { fold, likeWords } from '../../database/search'
+import { rowsOf, type Row } from '../../database/rows'
+import { fold, wordsOf } from '../../database/search'
 
 /** Horses with the name of their owner. */
 const SUMMARY = 'SELECT h.*, o.name AS owner_name FROM horses h LEFT JOIN owners o ON o.id = h.owner_id'
@@ -42,37 +43,37 @@ export function horses(db: Db) {
     },
     { search: (horse) => fold(`${horse.name} ${horse.work} ${horse.place} ${horse.animal}`) },
   )
-  const summary = (row: Record<string, unknown>): HorseSummary => ({
+  const summary = (row: Row): HorseSummary => ({
     ...table.fromRow(row),
     ownerName: (row['owner_name'] as string | null) ?? '',
     lastVisit: row['last_visit'] as string | null,
     due: row['due'] as string | null,
   })
-  const all = (sql: string, parameters: object) =>
-    db.prepare(sql).all(parameters) as Record<string, unknown>[]
+  const all = (sql: string, parameters: object) => rowsOf(db.prepare(sql))(parameters)
   // The open visits are few: looked for first, or all horses would be gone through for theirs.
-  const seenOn = db.prepare(
-    `WITH v AS MATERIALIZED (
+  const seenOn = rowsOf(
+    db.prepare(`WITH v AS MATERIALIZED (
        SELECT * FROM visits WHERE date = @date AND archived = 0
        UNION ALL SELECT * FROM visits INDEXED BY visits_open WHERE state = 'open' AND archived = 0 AND date < @date)
      SELECT h.*, o.name AS owner_name, v.id AS visit_id, v.state AS visit_state, v.feet AS visit_feet,
        (SELECT json_group_array(f.side) FROM foot_records f WHERE f.visit_id = v.id AND f.pattern_id IS NOT NULL) AS kept
      FROM v CROSS JOIN horses h ON h.id = v.horse_id LEFT JOIN owners o ON o.id = h.owner_id
      WHERE h.archived = 0
-     ORDER BY v.state DESC, h.place, h.name`,
+     ORDER BY v.state DESC, h.place, h.name`),
   )
-  const waitingOn = db.prepare(`${SUMMARY} WHERE ${WAITING} ORDER BY h.due, h.place, h.name LIMIT 120`)
+  const waitingOn = rowsOf(
+    db.prepare(`${SUMMARY} WHERE ${WAITING} ORDER BY h.due, h.place, h.name LIMIT 120`),
+  )
   // All of them, less the few that were seen: quicker than asking of each whether it was.
   const countsOn = db.prepare(
     `WITH seen AS MATERIALIZED (
-       SELECT h.due FROM horses h WHERE h.archived = 0 AND h.id IN (${SEEN}))
+       SELECT h.due FROM (SELECT DISTINCT horse_id FROM (${SEEN})) s CROSS JOIN horses h ON h.id = s.horse_id
+       WHERE h.archived = 0)
      SELECT
        (SELECT count(*) FROM horses WHERE archived = 0 AND due < @date)
          - (SELECT count(*) FROM seen WHERE due < @date) AS overdue,
        (SELECT count(*) FROM horses WHERE archived = 0 AND due BETWEEN @date AND date(@date, '+7 days'))
-         - (SELECT count(*) FROM seen WHERE due BETWEEN @date AND date(@date, '+7 days')) AS due,
-       (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
-       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns`,
+         - (SELECT count(*) FROM seen WHERE due BETWEEN @date AND date(@date, '+7 days')) AS due`,
   )
 
   return {
@@ -80,10 +81,14 @@ export function horses(db: Db) {
 
     /** Horses whose own text or whose owner's holds every word; by name. */
     search(text: string, archived: boolean, limit: number): HorseSummary[] {
-      const words = likeWords(text)
+      const words = wordsOf(text)
       const where = [
         'h.archived = @archived',
-        ...words.map((_, i) => `(h.search LIKE @w${i} ESCAPE '\\' OR o.search LIKE @w${i} ESCAPE '\\')`),
+        // Owners are fewer than horses: gone through once for each word, not once for each horse.
+        ...words.map(
+          (_, i) =>
+            `(instr(h.search, @w${i}) OR h.owner_id IN (SELECT id FROM owners WHERE instr(search, @w${i})))`,
+        ),
       ]
       const found = `${SUMMARY} WHERE ${where.join(' AND ')} ORDER BY h.name COLLATE NOCASE LIMIT @limit`
       return all(found, {
@@ -93,7 +98,6 @@ export function horses(db: Db) {
       }).map(summary)
     },
 
-    /** What a day holds: overdue, due within the week, visited on it. */
     /** Every horse that is due some day, the earliest first. */
     allDue: (): HorseSummary[] =>
       all(`${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL ORDER BY h.due, h.name`, {}).map(summary),
@@ -115,9 +119,9 @@ export function horses(db: Db) {
     dueOf: (id: string): string | null =>
       (db.prepare('SELECT due FROM horses WHERE id = ?').get(id) as { due: string | null } | undefined)
         ?.due ?? null,
+    /** What a day holds: overdue, due within the week, visited on it. */
     round(date: string): Omit<Round, 'steps' | 'calls'> {
-      const visits = seenOn.all({ date }) as Record<string, unknown>[]
-      const seen = visits.map((row) => {
+      const seen = seenOn({ date }).map((row) => {
         const feet = JSON.parse(row['visit_feet'] as string) as VisitFeet
         const kept = JSON.parse(row['kept'] as string) as Side[]
         return {
@@ -131,7 +135,7 @@ export function horses(db: Db) {
           paused: SIDES.filter((side) => feet[side]?.paused !== undefined),
         }
       })
-      const listed = (waitingOn.all({ date }) as Record<string, unknown>[]).map(summary)
+      const listed = waitingOn({ date }).map(summary)
       const counts = countsOn.get({ date }) as Round['counts']
       return {
         date,

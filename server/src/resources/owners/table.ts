@@ -1,7 +1,7 @@
 import type { Owner } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
-import { fold, likeWords } from '../../database/search'
+import { fold, wordsOf } from '../../database/search'
 
 /** Queries on owners. */
 export function owners(db: Db) {
@@ -15,8 +15,8 @@ export function owners(db: Db) {
     ...table,
     /** Owners whose name, place or phone hold every word; by name. */
     search(text: string, archived: boolean, limit: number): Owner[] {
-      const words = likeWords(text)
-      const where = ['archived = @archived', ...words.map((_, i) => `search LIKE @w${i} ESCAPE '\\'`)]
+      const words = wordsOf(text)
+      const where = ['archived = @archived', ...words.map((_, i) => `instr(search, @w${i})`)]
       return table.list(`${where.join(' AND ')} ORDER BY name COLLATE NOCASE LIMIT @limit`, {
         archived: archived ? 1 : 0,
         limit,

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { PATTERNS_FOUND } from '@crescent/core'
+import { openPractice } from '../../practice'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
 import { savePattern } from './save'
 import { searchPatterns } from './search'
@@ -95,4 +96,34 @@ it('keeps what was changed and why with each version, and where a pattern came f
   expect(now).toMatchObject({ version: 2, why: 'toe was long', forkedFrom: from })
   expect(before).not.toHaveProperty('why')
   expect(bed.practice.patterns.get(id)).toEqual(now)
+})
+
+it('words find with accents and without, signs are only signs, and what was stored before words were is found too', () => {
+  const old = makeBed()
+  try {
+    const { horse } = addHorse(old.practice, 'Tansy')
+    for (const [name, notes] of [
+      ['Général', 'côté 50%'],
+      ['Plain', 'fifty'],
+    ] as const)
+      savePattern(old.practice, {
+        ...{ id: randomUUID(), version: 0, horseId: horse.id, side: 'LF', name, notes, visitId: null },
+        ...{ foot: FOOT, shoe: SHOE, workshop: {}, tags: ['Größe'], archived: false },
+      })
+    const names = ({ practice } = old, search: string) =>
+      searchPatterns(practice, { search }).map(({ pattern }) => pattern.name)
+    const asked = (bedOf = old) =>
+      ['general', 'CÔTÉ', '50%', '%', 'große plain'].map((search) => names(bedOf, search))
+    const expected = [['Général'], ['Général'], ['Général'], ['Général'], ['Plain']]
+    expect(asked()).toEqual(expected)
+    // As it was before, and opened anew.
+    const { db } = old.practice
+    db.exec(`DROP INDEX patterns_found; ALTER TABLE patterns DROP COLUMN search;
+      CREATE INDEX patterns_found ON patterns (archived); PRAGMA user_version = 18`)
+    db.close()
+    old.practice = openPractice(db.name)
+    expect(asked()).toEqual(expected)
+  } finally {
+    old.remove()
+  }
 })

@@ -1,6 +1,7 @@
 import { MODIFICATIONS, PATTERNS_FOUND, type FoundPattern } from '@crescent/core'
 import type { Practice } from '../../practice'
-import { fold, likeWords, wordsOf } from '../../database/search'
+import { rowsOf } from '../../database/rows'
+import { fold, wordsOf } from '../../database/search'
 
 /** What is looked for; what is left out is not asked about. */
 export interface PatternQuery {
@@ -31,14 +32,14 @@ const kindsCalled = (word: string): string[] =>
 
 /** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
 export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
-  const words = likeWords(query.search)
-  const kinds = wordsOf(query.search).map(kindsCalled)
+  const words = wordsOf(query.search)
+  const kinds = words.map(kindsCalled)
   const where = [
     'p.archived = 0',
     ...words.map((_, i) => {
       const called = kinds[i]!.map((_, k) => `instr(p.kinds, @kind${i}_${k})`)
       const worn = called.length > 0 ? ` OR ${called.join(' OR ')}` : ''
-      return `(lower(p.name || ' ' || p.notes || ' ' || coalesce(p.tags, '')) LIKE @w${i} ESCAPE '\\' OR p.horse_id IN horses${i}${worn})`
+      return `(instr(p.search, @w${i}) OR p.horse_id IN horses${i}${worn})`
     }),
     ...(query.tag ? [`instr(p.tags, @tag)`] : []),
     ...(query.modification ? ['instr(p.kinds, @modification)'] : []),
@@ -48,7 +49,7 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
   ]
   // Horses are fewer than patterns: gone through once for each word, not once for each pattern.
   const called = words.map(
-    (_, i) => `horses${i} AS MATERIALIZED (SELECT id FROM horses WHERE search LIKE @w${i} ESCAPE '\\')`,
+    (_, i) => `horses${i} AS MATERIALIZED (SELECT id FROM horses WHERE instr(search, @w${i}))`,
   )
   const order =
     query.width === undefined ? 'p.updated_at DESC' : `abs(p.foot_width - @width), p.updated_at DESC`
@@ -57,23 +58,23 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
       ? NEAREST
       : `SELECT p.rowid AS at FROM patterns p INDEXED BY patterns_found
          WHERE ${where.join(' AND ')} ORDER BY ${order} LIMIT ${PATTERNS_FOUND}`
-  const rows = db
-    .prepare(
+  const rows = rowsOf(
+    db.prepare(
       // Found in an index, and only then taken out whole.
       `${called.length > 0 ? `WITH ${called.join(', ')} ` : ''}SELECT p.*, h.name AS horse_name FROM (${found}) f
        JOIN patterns p ON p.rowid = f.at JOIN horses h ON h.id = p.horse_id ORDER BY ${order} LIMIT ${PATTERNS_FOUND}`,
-    )
-    .all({
-      ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
-      ...Object.fromEntries(
-        kinds.flatMap((list, i) => list.map((kind, k) => [`kind${i}_${k}`, ` ${kind} `] as const)),
-      ),
-      // As it stands in the list: between its quotes.
-      ...(query.tag && { tag: JSON.stringify(query.tag) }),
-      ...(query.modification && { modification: ` ${query.modification} ` }),
-      ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
-      ...(query.width !== undefined && { width: query.width }),
-    }) as Record<string, unknown>[]
+    ),
+  )({
+    ...Object.fromEntries(words.map((word, i) => [`w${i}`, word])),
+    ...Object.fromEntries(
+      kinds.flatMap((list, i) => list.map((kind, k) => [`kind${i}_${k}`, ` ${kind} `] as const)),
+    ),
+    // As it stands in the list: between its quotes.
+    ...(query.tag && { tag: JSON.stringify(query.tag) }),
+    ...(query.modification && { modification: ` ${query.modification} ` }),
+    ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
+    ...(query.width !== undefined && { width: query.width }),
+  })
   return rows.map((row) => ({
     pattern: patterns.fromRow(row),
     horseName: row['horse_name'] as string,

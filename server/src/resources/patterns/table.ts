@@ -1,26 +1,22 @@
 import { SHAPE_PLACES, shapeOf, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
+import { fold } from '../../database/search'
 
 const asBlob = ({ buffer }: Float32Array): Buffer => Buffer.from(buffer as ArrayBuffer)
 
 /** Queries on the pattern library. */
 export function patterns(db: Db) {
-  const table = recordTable<StoredPattern>(db, 'patterns', {
-    horseId: 'plain',
-    side: 'plain',
-    name: 'plain',
-    visitId: 'plain',
-    foot: 'json',
-    shoe: 'json',
-    workshop: 'json',
-    result: 'json',
-    notes: 'plain',
-    tags: 'optional json',
-    why: 'optional',
-    forkedFrom: 'optional json',
-    archived: 'flag',
-  })
+  const table = recordTable<StoredPattern>(
+    db,
+    'patterns',
+    {
+      ...{ horseId: 'plain', side: 'plain', name: 'plain', visitId: 'plain' },
+      ...{ foot: 'json', shoe: 'json', workshop: 'json', result: 'json', notes: 'plain' },
+      ...{ tags: 'optional json', why: 'optional', forkedFrom: 'optional json', archived: 'flag' },
+    },
+    { search: ({ name, notes, tags = [] }) => fold([name, notes, ...tags].join(' ')) },
+  )
   const keepVersion = db.prepare(
     `INSERT INTO pattern_versions (pattern_id, version, body, saved_at) VALUES (@id, @version, @body, @updatedAt)
      ON CONFLICT DO NOTHING`,

@@ -1,0 +1,19 @@
+import type { Statement } from 'better-sqlite3'
+
+/** A row as columns by their names. */
+export type Row = Record<string, unknown>
+
+/**
+ * Every row of a statement as an object. Read as lists and named here: made by the database's own binding, each name of
+ * each object is handed over anew, which takes as long as finding the rows does.
+ */
+export function rowsOf(statement: Statement): (parameters?: unknown) => Row[] {
+  statement.raw()
+  const names = statement.columns().map(({ name }) => name)
+  return (parameters = {}) =>
+    (statement.all(parameters) as unknown[][]).map((values) => {
+      const row: Row = {}
+      for (let i = 0; i < names.length; i++) row[names[i]!] = values[i]
+      return row
+    })
+}
