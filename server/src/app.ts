@@ -51,7 +51,7 @@ export function makeApp(
     }),
   )
   // Tighter packing of an answer saves a few hundred bytes and costs milliseconds; the screens are packed at the build.
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } }))
+  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } }))
   app.use(
     pinoHttp({
       logger: log,

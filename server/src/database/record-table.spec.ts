@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { makeBed, type Bed } from '../testing'
 import { Conflict, sameContent } from './record-table'
+import type { Row } from './rows'
 import { fold, wordsOf } from './search'
 
 let bed: Bed
@@ -29,6 +30,8 @@ describe('recordTable', () => {
         const put = bed.practice.owners.put(owner({ name, notes, archived }))
         expect(bed.practice.owners.get(put.id)).toEqual(put)
         expect(put).toMatchObject({ name, notes, archived, version: 1 })
+        const row = bed.practice.db.prepare('SELECT * FROM owners WHERE id = ?').get(put.id) as Row
+        expect(JSON.parse(bed.practice.owners.textOf(row))).toEqual(put)
       }),
       { numRuns: 40 },
     )

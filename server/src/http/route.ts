@@ -14,6 +14,11 @@ export interface RouteContext<Body = unknown> {
   body: Body
 }
 
+/** An answer that is JSON already. */
+export class AsJson {
+  constructor(readonly text: string) {}
+}
+
 /** One route: its address, what it takes and answers for the description, and what it does. */
 export interface Route {
   method: 'get' | 'post' | 'put'
@@ -33,7 +38,7 @@ export interface Route {
   most?: string
   /** Takes the body piece by piece as it comes; it is not read beforehand. */
   streams?: boolean
-  /** Answers JSON, unless it writes the response itself and returns undefined. */
+  /** What it returns is answered as JSON, or as it is where it is {@link AsJson}; undefined where it wrote the response itself. */
   run: (context: RouteContext) => unknown
 }
 
@@ -77,5 +82,6 @@ export const handler =
     }
     const body = route.body && !route.streams ? read(route.body, request.body) : undefined
     const answer = await route.run({ practice, dataFolder, request, response, body })
-    if (answer !== undefined) response.json(answer)
+    if (answer instanceof AsJson) response.type('json').send(answer.text)
+    else if (answer !== undefined) response.json(answer)
   }

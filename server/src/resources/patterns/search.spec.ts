@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { PATTERNS_FOUND } from '@crescent/core'
-import { openPractice } from '../../practice'
+import { PATTERNS_FOUND, type FoundPattern } from '@crescent/core'
+import { openPractice, type Practice } from '../../practice'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
 import { savePattern } from './save'
-import { searchPatterns } from './search'
+import { searchPatterns as written, type PatternQuery } from './search'
 
 let bed: Bed
+const searchPatterns = (practice: Practice, query: PatternQuery) =>
+  JSON.parse(written(practice, query).text) as FoundPattern[]
 /** Widths in the order the patterns were saved, with some alike. */
 const WIDTHS = Array.from({ length: 44 }, (_, i) => 118 + ((i * 7) % 20))
 
@@ -77,6 +79,9 @@ it('tags find, by word and as a choice, and are listed by how often they are use
       .map(({ pattern }) => pattern.name)
       .sort()
   expect(names({ search: 'road' })).toEqual(['one'])
+  // With tags and without, with what else may be left out: as it is stored.
+  for (const { pattern } of searchPatterns(bed.practice, { search: '' }))
+    expect(pattern).toEqual(bed.practice.patterns.get(pattern.id))
   // As it is written, not as it begins.
   expect(names({ tag: 'winter' })).toEqual(['one', 'two'])
   expect(names({ tag: 'winter "hard"' })).toEqual(['three'])

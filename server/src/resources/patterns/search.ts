@@ -1,5 +1,6 @@
-import { MODIFICATIONS, PATTERNS_FOUND, type FoundPattern } from '@crescent/core'
+import { MODIFICATIONS, PATTERNS_FOUND } from '@crescent/core'
 import type { Practice } from '../../practice'
+import { AsJson } from '../../http/route'
 import { rowsOf } from '../../database/rows'
 import { fold, wordsOf } from '../../database/search'
 
@@ -30,8 +31,12 @@ const NEAREST = `SELECT at FROM (SELECT rowid AS at FROM patterns INDEXED BY pat
 const kindsCalled = (word: string): string[] =>
   MODIFICATIONS.filter(({ label }) => fold(label).includes(word)).map(({ kind }) => kind)
 
-/** Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot. */
-export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): FoundPattern[] {
+/**
+ * Patterns of all horses that are not archived: the newest first, or those for the nearest width of foot.
+ *
+ * @returns a list of `FoundPattern`
+ */
+export function searchPatterns({ db, patterns }: Practice, query: PatternQuery): AsJson {
   const words = wordsOf(query.search)
   const kinds = words.map(kindsCalled)
   const where = [
@@ -75,8 +80,8 @@ export function searchPatterns({ db, patterns }: Practice, query: PatternQuery):
     ...(query.bar && { barWidth: query.bar.width, barThickness: query.bar.thickness }),
     ...(query.width !== undefined && { width: query.width }),
   })
-  return rows.map((row) => ({
-    pattern: patterns.fromRow(row),
-    horseName: row['horse_name'] as string,
-  }))
+  const written = rows.map(
+    (row) => `{"pattern":${patterns.textOf(row)},"horseName":${JSON.stringify(row['horse_name'])}}`,
+  )
+  return new AsJson(`[${written.join(',')}]`)
 }
