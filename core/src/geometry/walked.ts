@@ -31,14 +31,22 @@ export function nearestAlong(
   [x, y]: Vec,
   stations: readonly number[] = stationsAlong(points),
 ): { station: number; off: number } {
-  let best = { station: 0, off: Infinity }
+  let least = Infinity
+  let station = 0
   for (let i = 1; i < points.length; i++) {
-    const [ax, ay] = points[i - 1]!
-    const [dx, dy] = [points[i]![0] - ax, points[i]![1] - ay]
+    const from = points[i - 1]!
+    const to = points[i]!
+    const dx = to[0] - from[0]
+    const dy = to[1] - from[1]
     const size = dx * dx + dy * dy
-    const along = size === 0 ? 0 : Math.min(1, Math.max(0, ((x - ax) * dx + (y - ay) * dy) / size))
-    const off = Math.hypot(x - ax - along * dx, y - ay - along * dy)
-    if (off < best.off) best = { off, station: stations[i - 1]! + along * Math.sqrt(size) }
+    const along = size === 0 ? 0 : Math.min(1, Math.max(0, ((x - from[0]) * dx + (y - from[1]) * dy) / size))
+    const u = x - from[0] - along * dx
+    const v = y - from[1] - along * dy
+    const off = u * u + v * v
+    if (off < least) {
+      least = off
+      station = stations[i - 1]! + along * Math.sqrt(size)
+    }
   }
-  return best
+  return { station, off: Math.sqrt(least) }
 }

@@ -13,7 +13,7 @@ export interface FollowedEdge {
   closed: boolean
 }
 
-/** The same picture made smaller, for colours, and in full, for the edge. */
+/** The same picture looked at coarsely, for colours, and in full, for the edge. */
 export interface Looks {
   coarse: Looked
   full: Looked

@@ -75,9 +75,10 @@ export function fromAbove(picture: Picture, view: View, frame: FromAbove): Pictu
       const [u, v] = seenAt(view, place)
       data[at + 3] = 255
       if (u < 0 || v < 0 || u > picture.width - 1 || v > picture.height - 1) continue
-      data[at] = colourAt(picture, u, v, 0)
-      data[at + 1] = colourAt(picture, u, v, 1)
-      data[at + 2] = colourAt(picture, u, v, 2)
+      const [red, green, blue] = colourAt(picture, u, v, 1)
+      data[at] = red
+      data[at + 1] = green
+      data[at + 2] = blue
     }
   return { width, height, data }
 }

@@ -4,7 +4,7 @@
 import aruco from 'js-aruco2'
 import { distance, dot, mix, subtract, turnRight, unit, type Vec } from '../geometry/vector'
 import { DICTIONARY } from './card'
-import { inFull, lightAt, smaller, type Grey, type Picture } from './picture'
+import { inFull, lightAt, smaller, type Picture } from './picture'
 
 /** A mark in a picture: its corners in pixels, clockwise from its own top left. */
 export interface FoundMark {
@@ -25,7 +25,7 @@ const REACH = 0.06
  *
  * @returns those that were found, by their number; corners to about a tenth of a pixel
  */
-export function findMarks(picture: Picture, grey: Grey): FoundMark[] {
+export function findMarks(picture: Picture): FoundMark[] {
   const found = new Map<number, Vec[]>()
   const detector = new aruco.AR.Detector({ dictionaryName: DICTIONARY, maxHammingDistance: WRONG })
   for (const by of SMALLER) {
@@ -43,14 +43,14 @@ export function findMarks(picture: Picture, grey: Grey): FoundMark[] {
   }
   return [...found]
     .sort(([a], [b]) => a - b)
-    .map(([id, corners]) => ({ id, corners: sharpened(grey, corners) }))
+    .map(([id, corners]) => ({ id, corners: sharpened(picture, corners) }))
 }
 
 /** Corners where the lines along the sides meet: each line lies where the picture turns from white to black. */
-function sharpened(grey: Grey, corners: readonly Vec[]): Vec[] {
+function sharpened(picture: Picture, corners: readonly Vec[]): Vec[] {
   let at = [...corners]
   for (let round = 0; round < 2; round++) {
-    const lines = at.map((corner, i) => lineAlong(grey, corner, at[(i + 1) % 4]!))
+    const lines = at.map((corner, i) => lineAlong(picture, corner, at[(i + 1) % 4]!))
     const met = at.map((corner, i) => meeting(lines[(i + 3) % 4]!, lines[i]!) ?? corner)
     // A side that was not seen leads somewhere else: then the corner stays.
     at = met.map((point, i) => (distance(point, at[i]!) < distance(at[0]!, at[2]!) * 0.08 ? point : at[i]!))
@@ -65,7 +65,7 @@ interface Line {
 }
 
 /** The line along one side: through the middle of the edge in each profile, those far off left out. */
-function lineAlong(grey: Grey, from: Vec, to: Vec): Line {
+function lineAlong(picture: Picture, from: Vec, to: Vec): Line {
   const outward = turnRight(unit(subtract(to, from)))
   const reach = Math.max(2.5, distance(from, to) * REACH)
   const edges: Vec[] = []
@@ -73,9 +73,12 @@ function lineAlong(grey: Grey, from: Vec, to: Vec): Line {
     const at = mix(from, to, 0.08 + (0.84 * i) / (PROFILES - 1))
     let [sum, weight] = [0, 0]
     const step = reach / 16
+    const light = (n: number) => lightAt(picture, at[0] + outward[0] * n, at[1] + outward[1] * n)
+    let before = light(-16 * step)
     for (let j = -16; j < 16; j++) {
-      const light = (n: number) => lightAt(grey, at[0] + outward[0] * n, at[1] + outward[1] * n)
-      const rise = light((j + 1) * step) - light(j * step)
+      const here = light((j + 1) * step)
+      const rise = here - before
+      before = here
       // The middle of the edge is the middle of the squared slope.
       sum += rise * rise * (j + 0.5) * step
       weight += rise * rise

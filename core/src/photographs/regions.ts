@@ -5,18 +5,17 @@ import type { Vec } from '../geometry/vector'
 import type { Picture } from './picture'
 import { seenAt, type View } from './view'
 
-/** A picture of a plane, made smaller by a whole number for what needs no more. */
+/** A picture of a plane, and how finely it is looked at. */
 export interface Looked {
   picture: Picture
   view: View
-  /** Pixels of the full picture to one of this. */
+  /** So many pixels across and down are looked at as one. */
   by: number
 }
 
 /** The colour at a place of the plane. */
 export function colourOf({ picture, view, by }: Looked, place: Vec): Lab {
-  const [u, v] = seenAt(view, place)
-  return labAt(picture, [(u + 0.5) / by - 0.5, (v + 0.5) / by - 0.5])
+  return labAt(picture, seenAt(view, place), by)
 }
 
 /** Which stretch of a band, mm out from its line, is surely the thing, and which surely is not. */

@@ -4,7 +4,7 @@ import { CARDS, cornersOf, MARK_IDS, type Card } from './card'
 import { footEdge, type FollowedEdge, type Looks, type Progress } from './foot-edge'
 import { viewAbove } from './height'
 import { findMarks, type FoundMark } from './marks'
-import { greyOf, smaller, type Picture } from './picture'
+import type { Picture } from './picture'
 import { planeSeen, type SeenPlane } from './plane'
 import { fineness, placeAt, type View } from './view'
 import { shoeEdge } from './shoe-edge'
@@ -62,7 +62,7 @@ export function cardSeen(
   key: Card['key'] = 'square',
   centreDistance?: number,
 ): Traced<CardSeen> {
-  const marks = findMarks(picture, greyOf(picture))
+  const marks = findMarks(picture)
   const card = CARDS.find((each) => each.key === key)!
   if (marks.length === 0)
     return {
@@ -129,7 +129,7 @@ export function traceIn(
   const by = Math.max(1, Math.min(6, Math.floor(fine / COARSE)))
   const looks: Looks = {
     full: { picture, view, by: 1 },
-    coarse: by === 1 ? { picture, view, by: 1 } : { picture: smaller(picture, by), view, by },
+    coarse: { picture, view, by },
   }
   if (object === 'foot') {
     const edge = fromHeel(footEdge(looks, places, progress), places)
