@@ -6,9 +6,6 @@ export interface DeepPicture {
   width: number
   height: number
   data: Depths
-  /** Its least and its greatest value. */
-  least: number
-  most: number
 }
 
 /** What of a picture is seen: the value in the middle of the greys, and how far it is from black to white. */
@@ -18,7 +15,7 @@ export interface Window {
 }
 
 /** The least and the greatest of all values. */
-export function extremes(data: Depths): [least: number, most: number] {
+function extremes(data: Depths): [least: number, most: number] {
   // Begun with a value of its own kind: whole numbers are compared as such, in half the time.
   let least = data[0] ?? Infinity
   let most = data[0] ?? -Infinity
@@ -30,17 +27,12 @@ export function extremes(data: Depths): [least: number, most: number] {
   return [least, most]
 }
 
-/** Every value from the darkest to the lightest. */
-export const wholeWindow = ({ least, most }: DeepPicture): Window => ({
-  centre: (least + most) / 2,
-  width: Math.max(1, most - least),
-})
-
-/** Of more pixels than these only every so many-th is looked at. */
+/** Of more pixels than these only every so many-th is looked at for what a plate mostly shows. */
 const ENOUGH = 400_000
 
-/** All but the darkest and the lightest hundredth: what a plate mostly shows. */
-export function usualWindow({ data, least, most }: DeepPicture): Window {
+/** How a picture may be seen: every value from the darkest to the lightest, and all but the last hundredth at each end. */
+export function windowsOf({ data }: DeepPicture): { whole: Window; usual: Window } {
+  const [least, most] = extremes(data)
   const cells = new Uint32Array(1024)
   const step = (most - least) / 1023 || 1
   const share = 1 / step
@@ -55,9 +47,13 @@ export function usualWindow({ data, least, most }: DeepPicture): Window {
     }
     return most
   }
-  const [low, high] = [edge(0.01), edge(0.99)]
-  return { centre: (low + high) / 2, width: Math.max(1, high - low) }
+  return { whole: between(least, most), usual: between(edge(0.01), edge(0.99)) }
 }
+
+const between = (low: number, high: number): Window => ({
+  centre: (low + high) / 2,
+  width: Math.max(1, high - low),
+})
 
 /**
  * A picture as it is shown: four bytes a pixel. Values below and above the window are black and white; between them linear
@@ -66,7 +62,7 @@ export function usualWindow({ data, least, most }: DeepPicture): Window {
  * @param inverted as where the lowest values are white
  */
 export function greyShown(
-  { width, height, data, most }: DeepPicture,
+  { width, height, data }: DeepPicture,
   { centre, width: wide }: Window,
   inverted: boolean,
 ): Uint8ClampedArray {
@@ -85,7 +81,8 @@ export function greyShown(
     return shown
   }
   // Whole numbers: each is worked out once, and there are fewer of them than pixels.
-  const table = Uint32Array.from({ length: most + 1 }, (_, depth) => seen(depth))
+  const table = new Uint32Array(data instanceof Uint8Array ? 0x100 : 0x10000)
+  for (let depth = 0; depth < table.length; depth++) table[depth] = seen(depth)
   for (let i = 0; i < words.length; i++) words[i] = table[data[i]!]!
   return shown
 }

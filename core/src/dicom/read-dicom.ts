@@ -1,6 +1,6 @@
 import dicomParser, { type DataSet } from 'dicom-parser'
 import { unpacked, type Locate, type Packing } from './codecs'
-import { extremes, type DeepPicture, type Window } from './deep-picture'
+import type { DeepPicture, Window } from './deep-picture'
 import { packedSize } from './packed-size'
 import { fileScale, type FileScale } from './scale'
 
@@ -169,11 +169,8 @@ function pictureOf(bytes: Uint8Array, bits: number, shape: Shape, said: DataSet)
   const intercept = number(said, 'x00281052') ?? 0
   const mask = 2 ** stored - 1
   const raw = bits === 8 ? bytes.subarray(0, count) : words(bytes, count)
-  if (!signed && slope === 1 && intercept === 0) {
-    const [least, most] = extremes(raw)
-    // Nothing to be worked out, and nothing to be cut off: the values stay where they are.
-    if (most <= mask) return { width, height, data: raw, least, most }
-  }
+  // Nothing to be worked out, and nothing to be cut off: the values stay where they are.
+  if (!signed && slope === 1 && intercept === 0 && keepTo(raw, mask)) return { width, height, data: raw }
   // What lies above it is less than nothing, in two's complement.
   const top = signed ? mask >> 1 : mask
   const data = new Float32Array(count)
@@ -181,8 +178,18 @@ function pictureOf(bytes: Uint8Array, bits: number, shape: Shape, said: DataSet)
     const kept = raw[i]! & mask
     data[i] = (kept > top ? kept - mask - 1 : kept) * slope + intercept
   }
-  const [least, most] = extremes(data)
-  return { width, height, data, least, most }
+  return { width, height, data }
+}
+
+/** Whether no value has a bit that the mask, of 8 bits or more, has not. */
+function keepTo(raw: Uint8Array | Uint16Array, mask: number): boolean {
+  if (raw instanceof Uint8Array || mask === 0xffff) return true
+  // Two at once, as whole numbers: there are millions of them. Those that do not begin where such a number may come singly.
+  const single = raw.byteOffset % 4 === 0 ? 0 : 1
+  const pairs = new Int32Array(raw.buffer, raw.byteOffset + 2 * single, (raw.length - single) >> 1)
+  let bits = (raw[0] ?? 0) | (raw[raw.length - 1] ?? 0)
+  for (let i = 0; i < pairs.length; i++) bits |= pairs[i]!
+  return ((bits | (bits >>> 16)) & 0xffff & ~mask) === 0
 }
 
 /** Two bytes a value, the lower first, as DICOM writes them and nearly every machine keeps them. */

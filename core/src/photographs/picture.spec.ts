@@ -100,7 +100,7 @@ describe('how often colours are met', () => {
 
   /** A quarter to each neighbour, twice along each of the three, as one sample spreads: 1 4 6 4 1 of 16, folded back at the ends. */
   function share(from: number, to: number, cells: number): number {
-    let line = Array.from({ length: cells }, (_, i) => (i === from ? 1 : 0))
+    let line: number[] = Array.from({ length: cells }, (_, i) => (i === from ? 1 : 0))
     for (let round = 0; round < 2; round++)
       line = line.map((here, i) => 0.25 * (line[i - 1] ?? here) + 0.5 * here + 0.25 * (line[i + 1] ?? here))
     return line[to]!

@@ -160,7 +160,7 @@ export const roundSchema = z
       .array(roundCallSchema)
       .describe('calls not made yet, promised for the day, before it or within the week; the earliest first'),
     counts: z
-      .object({ overdue: count, due: count })
+      .object({ horses: count, patterns: count, overdue: count, due: count })
       .strict()
       .describe('of all, listed or not'),
   })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { greyShown, readDicom, usualWindow, wholeWindow } from '@crescent/core/dicom'
+import { greyShown, readDicom, windowsOf } from '@crescent/core/dicom'
 import { madeUpRadiograph } from '@crescent/core/made-up'
 import { packed } from '../../testing/pack-radiograph'
 import { dicomOf, type DicomWish } from './write-dicom'
@@ -51,15 +51,11 @@ describe('a radiograph that a library from the registry wrote', () => {
     expect(own.window).toEqual({ centre: 4000, width: 2000 })
     expect(own.inverted).toBe(true)
     const at = (value: number, inverted: boolean) =>
-      greyShown(
-        { width: 1, height: 1, data: Float32Array.of(value), least: 0, most: 1 },
-        own.window!,
-        inverted,
-      )[0]
+      greyShown({ width: 1, height: 1, data: Float32Array.of(value) }, own.window!, inverted)[0]
     expect([at(2999, false), at(4000, false), at(5001, false)]).toEqual([0, 127, 255])
     expect([at(2999, true), at(5001, true)]).toEqual([255, 0])
-    const usual = usualWindow(own.picture)
-    expect(usual.width).toBeLessThan(wholeWindow(own.picture).width)
+    const { usual, whole } = windowsOf(own.picture)
+    expect(usual.width).toBeLessThan(whole.width)
     expect(usual.width).toBeGreaterThan(3000)
   })
 

@@ -10,6 +10,7 @@ import {
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
 import { rowsOf, type Row } from '../../database/rows'
+import { whileUnchanged } from '../../database/while-unchanged'
 import { fold, wordsOf } from '../../database/search'
 
 /** Horses with the name of their owner. */
@@ -75,6 +76,11 @@ export function horses(db: Db) {
        (SELECT count(*) FROM horses WHERE archived = 0 AND due BETWEEN @date AND date(@date, '+7 days'))
          - (SELECT count(*) FROM seen WHERE due BETWEEN @date AND date(@date, '+7 days')) AS due`,
   )
+  const allCounts = db.prepare(
+    `SELECT (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
+       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns`,
+  )
+  const keptInAll = whileUnchanged(db, () => allCounts.get() as Pick<Round['counts'], 'horses' | 'patterns'>)
 
   return {
     ...table,
@@ -136,7 +142,10 @@ export function horses(db: Db) {
         }
       })
       const listed = waitingOn({ date }).map(summary)
-      const counts = countsOn.get({ date }) as Round['counts']
+      const counts = {
+        ...keptInAll(),
+        ...(countsOn.get({ date }) as Pick<Round['counts'], 'overdue' | 'due'>),
+      }
       return {
         date,
         overdue: listed.filter((horse) => horse.due! < date),

@@ -134,7 +134,7 @@ describe('RoundPage', () => {
     seen: [],
     steps: [],
     calls: [],
-    counts: { overdue: 1, due: 1 },
+    counts: { horses: 2, patterns: 0, overdue: 1, due: 1 },
   }
 
   it('lists who is overdue and who is due, and starts a visit', async () => {

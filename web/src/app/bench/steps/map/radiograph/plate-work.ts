@@ -1,10 +1,9 @@
 import {
-  extremes,
   greyShown,
   readDicom,
-  usualWindow,
-  wholeWindow,
+  windowsOf,
   type DeepPicture,
+  type Depths,
   type FileScale,
   type Window,
 } from '@crescent/core/dicom'
@@ -92,9 +91,13 @@ export class PlateWorker {
   /** One that was made up, of figures nobody is told: what is marked is compared with nothing but oneself. */
   private practise(seed: number): Promise<Seen> {
     const { picture, truth } = madeUpRadiograph({ seed, width: PRACTISED })
-    return this.opened(deep(picture.width, picture.height, Float32Array.from(picture.data)), {
-      scale: { by: 'calibrated', mmPerPixel: truth.mmPerPixel },
-    })
+    const { width, height, data } = picture
+    return this.opened(
+      { width, height, data: Float32Array.from(data) },
+      {
+        scale: { by: 'calibrated', mmPerPixel: truth.mmPerPixel },
+      },
+    )
   }
 
   private async opened(
@@ -103,13 +106,13 @@ export class PlateWorker {
   ): Promise<Seen> {
     this.whole = picture
     this.shown = reduced(picture)
-    const usual = usualWindow(this.shown)
+    const { usual, whole } = windowsOf(this.shown)
     const inverted = said.inverted ?? false
     return {
       ok: true,
       picture: await this.drawn(this.shown, said.window ?? usual, inverted),
       ...{ width: picture.width, height: picture.height, inverted },
-      windows: { ...(said.window && { file: said.window }), usual, whole: wholeWindow(picture) },
+      windows: { ...(said.window && { file: said.window }), usual, whole },
       ...{ scale: said.scale ?? { by: 'unsaid' }, told: said.told ?? [] },
     }
   }
@@ -135,17 +138,12 @@ export class PlateWorker {
   }
 }
 
-function deep(width: number, height: number, data: Float32Array): DeepPicture {
-  const [least, most] = extremes(data)
-  return { width, height, data, least, most }
-}
-
 /** How bright each place of a coloured picture is (ITU-R BT.601). */
 export function greyOf({ width, height, data }: Picture): DeepPicture {
   const grey = new Float32Array(width * height)
   for (let i = 0, at = 0; i < grey.length; i++, at += 4)
     grey[i] = 0.299 * data[at]! + 0.587 * data[at + 1]! + 0.114 * data[at + 2]!
-  return deep(width, height, grey)
+  return { width, height, data: grey }
 }
 
 /** As many pixels together, in squares, as bring a picture down to what is shown. */
@@ -155,16 +153,37 @@ export function reduced(picture: DeepPicture): DeepPicture {
   const [width, height] = [Math.floor(picture.width / by), Math.floor(picture.height / by)]
   // Whole numbers stay whole: what is lost is less than one of their steps.
   const data = new (picture.data instanceof Float32Array ? Float32Array : Uint16Array)(width * height)
-  const [from, wide, share] = [picture.data, picture.width, 1 / (by * by)]
-  // Pixel by pixel as they lie in memory; a square of four, which most plates come down by, without a loop of its own.
-  for (let y = 0; y < height; y++)
-    for (let x = 0, to = y * width, at = y * by * wide; x < width; x++, to++, at += by) {
-      let sum = from[at]! + from[at + 1]! + from[at + wide]! + from[at + wide + 1]!
-      if (by > 2) {
-        sum = 0
-        for (let v = 0; v < by; v++) for (let u = at + v * wide, end = u + by; u < end; u++) sum += from[u]!
-      }
+  if (by === 2) byFours(picture, data, width, height)
+  else bySquares(picture, data, width, height, by)
+  return { width, height, data }
+}
+
+/** Squares of four, which most plates come down by, as they lie in memory. */
+function byFours(
+  { data: from, width: wide }: DeepPicture,
+  data: Depths,
+  width: number,
+  height: number,
+): void {
+  for (let y = 0, to = 0; y < height; y++) {
+    let at = 2 * y * wide
+    for (const end = to + width; to < end; to++, at += 2)
+      data[to] = (from[at]! + from[at + 1]! + from[at + wide]! + from[at + wide + 1]!) / 4
+  }
+}
+
+function bySquares(
+  { data: from, width: wide }: DeepPicture,
+  data: Depths,
+  width: number,
+  height: number,
+  by: number,
+): void {
+  const share = 1 / (by * by)
+  for (let y = 0, to = 0; y < height; y++)
+    for (let x = 0, at = y * by * wide; x < width; x++, to++, at += by) {
+      let sum = 0
+      for (let v = 0; v < by; v++) for (let u = at + v * wide, end = u + by; u < end; u++) sum += from[u]!
       data[to] = sum * share
     }
-  return { width, height, data, least: picture.least, most: picture.most }
 }
