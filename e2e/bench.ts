@@ -2,9 +2,9 @@
 // program.
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
+import { join } from 'node:path'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
-import { chromium, type BrowserContext, type Page } from '@playwright/test'
+import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test'
 import { CHROMIUM } from './support/chromium'
 import { typeFive } from './support/fixtures'
 import { madePhoto, onScreen } from './support/made-photo'
@@ -18,6 +18,8 @@ const tell = (text: string) => void (json || console.log(text))
 /** Nothing is on its way for so long: what the page needs has come, ms. */
 const QUIET = 250
 
+/** Files that are chosen. */
+const folder = mkdtempSync(join(tmpdir(), 'crescent-bench-'))
 const server = await TestServer.start()
 const browser = await chromium.launch(CHROMIUM)
 
@@ -81,14 +83,26 @@ async function dragTimes(page: Page, handle: string, moves: number): Promise<num
   return times.slice(moves / 10).sort((a, b) => a - b)
 }
 
+/** Chooses a file that lies on the disk, as it does for whoever chooses one; when the page had it, ms. */
+async function chooseFromDisk(field: Locator, file: { name: string; buffer: Buffer }): Promise<number> {
+  const onDisk = join(folder, file.name)
+  writeFileSync(onDisk, file.buffer)
+  await field.evaluate((input) =>
+    input.addEventListener('change', () => (document.body.dataset['chosenAt'] = String(Date.now())), {
+      ...{ once: true, capture: true },
+    }),
+  )
+  await field.setInputFiles(onDisk)
+  return field.page().evaluate(() => Number(document.body.dataset['chosenAt']))
+}
+
 /** From a chosen photograph of 12 megapixels to its outline and measures, ms; the time of the taps is left out. */
 async function photoTime(page: Page): Promise<number> {
   const { file, truth, width } = await madePhoto({ seed: 7, tilt: 20, width: 4000 })
   if (width !== 4000) throw new Error('no photograph of 12 megapixels')
   await page.getByRole('button', { name: 'Outline from a photograph' }).click()
   const dialog = page.getByRole('dialog')
-  const chosen = Date.now()
-  await dialog.getByLabel('Choose a photograph').setInputFiles(file)
+  const chosen = await chooseFromDisk(dialog.getByLabel('Choose a photograph'), file)
   await dialog.getByTestId('card-seen').waitFor()
   const seen = Date.now()
   const sheet = dialog.getByTestId('picture-sheet')
@@ -108,9 +122,6 @@ async function photoTime(page: Page): Promise<number> {
  */
 async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: number }> {
   const { file } = await madeRadiograph({ seed: 3, width: 3125 })
-  // From the disk, as whoever chooses one has it.
-  const onDisk = join(mkdtempSync(join(tmpdir(), 'crescent-bench-')), file.name)
-  writeFileSync(onDisk, file.buffer)
   await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Radiograph' }).click()
   // The picture is there when what is drawn on the screen is no longer what was.
   const painted = (since: number, before: number | null) =>
@@ -132,14 +143,7 @@ async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: n
   const times: { drawn: number; windowed: number }[] = []
   // The first one fetches the worker and the dialog.
   for (let i = 0; i < 6; i++) {
-    const open = page.getByLabel('Open a radiograph')
-    await open.evaluate((field) =>
-      field.addEventListener('change', () => (document.body.dataset['chosenAt'] = String(Date.now())), {
-        ...{ once: true, capture: true },
-      }),
-    )
-    await open.setInputFiles(onDisk)
-    const at = await page.evaluate(() => Number(document.body.dataset['chosenAt']))
+    const at = await chooseFromDisk(page.getByLabel('Open a radiograph'), file)
     const [drawn, first] = await painted(at, null)
     const asked = await dialog.getByRole('button', { name: 'Bone', exact: true }).evaluate((button) => {
       const now = Date.now()
@@ -151,7 +155,6 @@ async function radiographTimes(page: Page): Promise<{ drawn: number; windowed: n
     await dialog.getByRole('button', { name: 'Done' }).click()
     await page.getByRole('button', { name: 'Another radiograph' }).click()
   }
-  rmSync(dirname(onDisk), { recursive: true })
   const middle = (key: 'drawn' | 'windowed') => times.map((one) => one[key]).sort((a, b) => a - b)[2]!
   return { drawn: middle('drawn'), windowed: middle('windowed') }
 }
@@ -197,6 +200,7 @@ try {
   )
   if (json) console.log(JSON.stringify(figures))
 } finally {
+  rmSync(folder, { recursive: true })
   await browser.close()
   await server.stop()
 }

@@ -17,5 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     actionTimeout: 15_000,
+    // Nobody waits for what slides and fades; where hands are quicker than that is tested, it moves (`hands`, `keeping`).
+    contextOptions: { reducedMotion: 'reduce' },
   },
 })

@@ -16,6 +16,8 @@ export interface FoundMark {
 const WRONG = 3
 /** Marks are looked for in the picture made so many times smaller: what is too coarse in one is found in the next. */
 const SMALLER = [3, 2, 4, 6, 1]
+/** A picture as large as this, across its shorter side, has marks enough for a coarser look first: half the work. */
+const LARGE = 2_800
 /** Profiles across each side of a mark, and how far they reach from it, as a share of the side. */
 const PROFILES = 40
 const REACH = 0.06
@@ -28,7 +30,8 @@ const REACH = 0.06
 export function findMarks(picture: Picture): FoundMark[] {
   const found = new Map<number, Vec[]>()
   const detector = new aruco.AR.Detector({ dictionaryName: DICTIONARY, maxHammingDistance: WRONG })
-  for (const by of SMALLER) {
+  const large = Math.min(picture.width, picture.height) >= LARGE
+  for (const by of new Set([...(large ? [4] : []), ...SMALLER])) {
     if (Math.min(picture.width, picture.height) / by < 160) continue
     // A picture of a small camera is looked at as it is; a large one at full size would take seconds and find no more.
     if (by === 1 && picture.width * picture.height > 3_000_000) continue

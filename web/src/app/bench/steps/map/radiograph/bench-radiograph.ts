@@ -117,6 +117,8 @@ export class BenchRadiograph {
     await this.dialogs.ask(() => import('./plate-dialog').then((m) => m.PlateDialog), {
       width: '1260px',
       maxWidth: '98vw',
+      // As large as the screen: to grow into it takes longer than the picture to be there.
+      enterAnimationDuration: '0ms',
     })
     this.marking.set(false)
     await this.kept.keep()

@@ -72,10 +72,15 @@ export class PlateDialog {
   private readonly pulling = signal<{ key: string; at: Vec } | undefined>(undefined)
   /** The plate as it was before a place was taken hold of: a pull is one step of undo. */
   private before: Plate | undefined
+  /** The picture comes first: what stands beside it is made once that was painted. */
+  protected readonly painted = signal(false)
 
   constructor() {
     const dialog = inject<MatDialogRef<PlateDialog>>(MatDialogRef)
     onlyEscapeCloses(dialog)
+    effect(() => {
+      if (this.radiograph.picture()) requestAnimationFrame(() => setTimeout(() => this.painted.set(true)))
+    })
     // What could not be opened is told where it was chosen.
     effect(() => {
       if (!this.radiograph.busy() && !this.radiograph.plate()) dialog.close()
