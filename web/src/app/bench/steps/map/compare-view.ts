@@ -236,8 +236,11 @@ export class CompareView {
   protected readonly itself = ITSELF
   protected readonly chosen = linkedSignal({
     source: () => this.others().map(({ key }) => key),
-    computation: (keys: string[], before?: { value: string }) =>
-      before && (keys.includes(before.value) || before.value === ITSELF) ? before.value : (keys[0] ?? ITSELF),
+    // Itself stays where a hand chose it, not where there was nothing else yet: earlier visits come a moment later.
+    computation: (keys: string[], before?: { value: string; source: string[] }) =>
+      before && (keys.includes(before.value) || (before.value === ITSELF && before.source.length > 0))
+        ? before.value
+        : (keys[0] ?? ITSELF),
   })
 
   private readonly mine = computed(() => footOutline(this.foot()))

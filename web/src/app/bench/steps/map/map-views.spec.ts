@@ -108,6 +108,21 @@ describe('CompareView', () => {
     const { element } = await show(CompareView, { foot: uneven, side: 'LF', others: [] })
     expect(cells(element)[2]).toBe('quarter +1/4"')
   })
+
+  it('turns to the last visit once that has come, and stays with itself where a hand chose that', async () => {
+    const { element, fixture, text } = await show(CompareView, { foot: foot(), side: 'LF', others: [] })
+    const come = async (some: typeof others) => {
+      fixture.componentRef.setInput('others', some)
+      await fixture.whenStable()
+    }
+    await come(others)
+    expect(text()).toContain('LF now against LF a month ago')
+    const choice = element.querySelector('select')!
+    choice.value = 'itself'
+    choice.dispatchEvent(new Event('change'))
+    await come(others.slice(0, 1))
+    expect(text()).toContain('outer half against inner')
+  })
 })
 
 describe('RulePicture', () => {
