@@ -16,9 +16,9 @@ export function run(command, args, options = {}) {
 }
 
 /** Runs a command beside others: whether it went well, and all that it said, when it is done. */
-export function told(command, args) {
+export function told(command, args, options = {}) {
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options })
     let text = ''
     for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (text += part))
     child.on('error', (fault) => done({ well: false, text: `${text}${fault.message}` }))

@@ -3,7 +3,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensurePackages, notBuilt, npm, root, run, told } from './lib.mjs'
+import { ensureChromium, ensurePackages, notBuilt, npm, root, run, told } from './lib.mjs'
 
 ensurePackages()
 ensureChromium()
@@ -12,27 +12,25 @@ const reports = mkdtempSync(join(tmpdir(), 'crescent-reports-'))
 let passed = 0
 let failed = 0
 
-/**
- * Lanes of steps without tests of their own, side by side (each keeps one core busy); within a lane one after the
- * other, each told when it is done. One that fails counts as one failed test.
- */
-async function lanes(...lanes) {
-  const walk = async (steps) => {
-    for (const [title, ...args] of steps) {
-      const { well, text } = await told(npm, ['run', ...args])
-      console.log(`\n== ${title}\n${text}`)
-      if (well) continue
-      failed++
-      console.error(`${title}: FAILED`)
-    }
-  }
-  await Promise.all(lanes.map(walk))
+/** Rows of work side by side, one piece of each after the other: two cores are kept busy. */
+const lanes = (...lanes) =>
+  Promise.all(
+    lanes.map(async (pieces) => {
+      for (const piece of pieces) await piece()
+    }),
+  )
+
+/** A step without tests of its own, told when it is done; one that fails counts as one failed test. */
+const step = (title, args, options) => async () => {
+  const { well, text } = await told(npm, ['run', ...args], options)
+  console.log(`\n== ${title}\n${text}`)
+  if (well) return
+  failed++
+  console.error(`${title}: FAILED`)
 }
 
-/** Runs a suite that writes a JSON report and adds up what it says; a suite that wrote none has failed. */
-function suite(title, args, file, count, options) {
-  console.log(`\n== ${title}`)
-  const well = run(npm, args, options)
+/** Adds up what a suite wrote into its JSON report; one that wrote none has failed. */
+function add(title, well, file, count) {
   try {
     const counted = count(JSON.parse(readFileSync(file, 'utf8')))
     passed += counted.passed
@@ -53,43 +51,35 @@ const playwright = ({ stats }) => {
   return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
 }
 
-await lanes(
-  [['types', 'types'], ...notBuilt().map((part) => [`build of ${part}`, 'build', '-w', part])],
-  [['lint', 'lint']],
-)
-for (const part of ['core', 'server']) {
+/** The unit tests of a part, told when they are done. */
+const units = (part, reporters, output) => async () => {
   const file = join(reports, `${part}.json`)
-  const args = [
-    'run',
-    'test',
-    '-w',
-    part,
-    '--',
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${file}`,
-  ]
-  suite(`${part}: unit tests`, args, file, vitest)
+  const report = [`--${reporters}=default`, `--${reporters}=json`, `--${output}=${file}`]
+  const { well, text } = await told(npm, ['run', 'test', '-w', part, '--', ...report])
+  console.log(`\n== ${part}: unit tests\n${text}`)
+  add(`${part}: unit tests`, well, file, vitest)
 }
+
+// The screens' types are checked where they are compiled: for their unit tests.
+const checks = [step('types', ['types', '-w', 'core', '-w', 'server', '-w', 'e2e']), step('lint', ['lint'])]
+const builds = notBuilt().map((part) => step(`build of ${part}`, ['build', '-w', part]))
+await lanes(builds, checks)
+
+/** The demo that the browser tests begin with. */
+const seeded = join(reports, 'seeded')
+await lanes(
+  ['core', 'server'].map((part) => units(part, 'reporter', 'outputFile.json')),
+  [
+    units('web', 'reporters', 'output-file'),
+    step('demo for the browser tests', ['seed'], { env: { ...process.env, CRESCENT_DATA: seeded } }),
+  ],
+)
 {
-  const file = join(reports, 'web.json')
-  const args = [
-    'run',
-    'test',
-    '-w',
-    'web',
-    '--',
-    '--reporters=default',
-    '--reporters=json',
-    `--output-file=${file}`,
-  ]
-  suite('web: unit tests', args, file, vitest)
-}
-ensureBuilt()
-{
+  console.log('\n== browser tests')
   const file = join(root, 'e2e/test-results/results.json')
   rmSync(file, { force: true })
-  suite('browser tests', ['run', 'test', '-w', 'e2e'], file, playwright)
+  const env = { ...process.env, CRESCENT_TEST_SEEDED: seeded }
+  add('browser tests', run(npm, ['run', 'test', '-w', 'e2e'], { env }), file, playwright)
 }
 
 rmSync(reports, { recursive: true, force: true })

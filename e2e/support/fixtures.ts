@@ -180,6 +180,7 @@ export async function expectAccessible(page: Page): Promise<void> {
   // In the page itself: there are no frames of others, for which a second page would be opened.
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
     .analyze()
   expect(

@@ -10,8 +10,12 @@ export const DIST = fileURLToPath(new URL('../../server/dist/', import.meta.url)
 /** Where the demo of this run lies, for every process that takes part in it. */
 const SEEDED = 'CRESCENT_TEST_SEEDED'
 
-/** Seeds the demo once, before all tests: drawing its pictures takes longer than most of them. Taken away after the last. */
+/**
+ * Seeds the demo once, before all tests: drawing its pictures takes longer than most of them. Taken away after the last.
+ * Whoever has seeded a folder already says so in the environment.
+ */
 export default function seedOnce(): () => void {
+  if (process.env[SEEDED]) return () => undefined
   const folder = mkdtempSync(join(tmpdir(), 'crescent-seeded-'))
   seedInto(folder)
   process.env[SEEDED] = folder

@@ -30,6 +30,9 @@ const fieldsOf = (place: Locator): Promise<string[]> =>
     .locator('input[data-field]')
     .evaluateAll((boxes) => boxes.map((box) => (box as HTMLElement).dataset['field']!))
 
+// A hand is there before what slides in has come to rest.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
+
 test.describe('as hands do it', () => {
   test.beforeEach(async ({ open }) => open('/round'))
 

@@ -14,6 +14,9 @@ import {
   typeOver,
 } from '../support/fixtures'
 
+// A hand is there before what slides in has come to rest.
+test.use({ contextOptions: { reducedMotion: 'no-preference' } })
+
 test.describe('nothing is lost', () => {
   test('unsaved work survives a reload, wrong figures and all, and each foot keeps its own', async ({
     page,

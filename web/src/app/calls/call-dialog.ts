@@ -44,7 +44,7 @@ export type Promised = Pick<PromisedCall, 'date' | 'whom' | 'phone' | 'about'>
           [value]="about()"
           [attr.aria-invalid]="wrong() ? true : null"
           (input)="about.set(what.value); wrong.set('')"
-          (keydown.enter)="keep()"
+          (keydown.enter)="$event.preventDefault(); keep()"
         />
       </label>
       @if (wrong()) {
@@ -100,6 +100,7 @@ export class CallDialog {
   protected readonly faulty = signal(false)
   protected readonly wrong = signal('')
 
+  // Enter is used up by whoever asks for this: once the dialog is gone it would press what has the focus then.
   protected keep(): void {
     if (this.faulty()) return
     const about = this.about().trim()

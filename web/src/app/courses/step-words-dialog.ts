@@ -40,7 +40,7 @@ export interface StepWordsData {
           [value]="label()"
           [attr.aria-invalid]="wrong() ? true : null"
           (input)="label.set(what.value); wrong.set('')"
-          (keydown.enter)="keep()"
+          (keydown.enter)="$event.preventDefault(); keep()"
         />
       </label>
       @if (wrong()) {
@@ -109,6 +109,7 @@ export class StepWordsDialog {
 
   protected asDoer = (value: string): Doer => value as Doer
 
+  // Enter is used up by whoever asks for this: once the dialog is gone it would press what has the focus then.
   protected keep(): void {
     const label = this.label().trim()
     if (this.faulty()) return
