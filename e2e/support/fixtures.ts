@@ -159,6 +159,20 @@ export async function typeFive(page: Page): Promise<void> {
 /** The cut as it is read, `12"`. */
 export const cut = (page: Page): Promise<string | null> => page.getByTestId('cut').getAttribute('aria-label')
 
+/** The cut once it stands: it follows a moment after what was changed. */
+export async function cutAtRest(page: Page): Promise<string | null> {
+  let read = await cut(page)
+  await expect
+    .poll(async () => {
+      const before = read
+      await page.waitForTimeout(300)
+      read = await cut(page)
+      return read === before
+    })
+    .toBe(true)
+  return read
+}
+
 /** Saves what is on the bench, under a name where one is asked for. */
 export async function savePattern(page: Page, name?: string): Promise<void> {
   await page.keyboard.press('Control+s')

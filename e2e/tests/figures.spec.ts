@@ -1,4 +1,14 @@
-import { cut, expect, field, openBench, test, typeFive, typeOver } from '../support/fixtures'
+import {
+  atRest,
+  cut,
+  cutAtRest,
+  expect,
+  field,
+  openBench,
+  test,
+  typeFive,
+  typeOver,
+} from '../support/fixtures'
 
 test.describe('figures', () => {
   test.beforeEach(async ({ page, open }) => {
@@ -13,16 +23,7 @@ test.describe('figures', () => {
       await field(page, 'length').focus()
       await expect(field(page, 'width')).toHaveValue('4 7/8"')
     }
-    // The cut follows a moment after the figure: read once it stands.
-    let inches = await cut(page)
-    await expect
-      .poll(async () => {
-        const before = inches
-        await page.waitForTimeout(300)
-        inches = await cut(page)
-        return inches === before
-      })
-      .toBe(true)
+    const inches = await cutAtRest(page)
     await page.getByRole('button', { name: /change to millimetres/ }).click()
     await expect(field(page, 'width')).toHaveValue('124 mm')
     await typeOver(field(page, 'length'), '128')
@@ -68,13 +69,14 @@ test.describe('figures', () => {
     page,
   }) => {
     const drag = async (id: string, dx: number, dy: number) => {
-      const box = (await page.locator(`[data-handle="${id}"] .knob`).boundingBox())!
+      const knob = page.locator(`[data-handle="${id}"] .knob`)
+      const box = await atRest(knob)
       const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
       await page.mouse.move(x, y)
       await page.mouse.down()
       for (let i = 1; i <= 8; i++) await page.mouse.move(x + (dx * i) / 8, y + (dy * i) / 8)
       await page.mouse.up()
-      const after = (await page.locator(`[data-handle="${id}"] .knob`).boundingBox())!
+      const after = await atRest(knob)
       // The handle is under the hand that moved it.
       expect(Math.abs(after.x + after.width / 2 - (x + dx))).toBeLessThan(1.5)
       expect(Math.abs(after.y + after.height / 2 - (y + dy))).toBeLessThan(1.5)

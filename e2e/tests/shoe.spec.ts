@@ -2,6 +2,7 @@ import { MODIFICATIONS } from '@crescent/core'
 import type { Locator, Page } from '@playwright/test'
 import {
   cut,
+  cutAtRest,
   expect,
   expectAccessible,
   field,
@@ -78,7 +79,7 @@ test.describe('modifications', () => {
           await page.getByRole('combobox', { name: 'Common sections' }).click()
           await page.getByRole('option', { name: /^aluminium 1 x 3\/8/ }).click()
         }
-        const before = await cut(page)
+        const before = await cutAtRest(page)
         await add(page, label)
         await expect(page.getByRole('button', { name: 'Save pattern' })).toBeEnabled()
         const figure = fields.find(({ options }) => !options)!

@@ -18,6 +18,14 @@ test('a horse is dragged to another day, and put back by keys; it stays there', 
   await page.mouse.down()
   await page.mouse.move(start.x + start.width / 2 + 12, start.y + start.height - 14, { steps: 4 })
   await page.mouse.move(end.x + end.width / 2, end.y + 40, { steps: 12 })
+  // A hand moves on until it sees that the day makes room.
+  let by = 0
+  await expect
+    .poll(async () => {
+      await page.mouse.move(end.x + end.width / 2 + (by = 3 - by), end.y + 40)
+      return days.nth(to).locator('.cdk-drag-placeholder').count()
+    })
+    .toBe(1)
   await page.mouse.up()
   await expect(cards(to).filter({ hasText: name })).toHaveCount(1)
   await expect(page.locator('mat-snack-bar-container')).toContainText(`${name}: `)
