@@ -92,7 +92,7 @@ export async function onDevice(
 }
 
 /** A place of Crescent, walked to within the page that is open. */
-export const walkTo = (page: Page, path: string): Promise<void> =>
+const walkTo = (page: Page, path: string): Promise<void> =>
   page.evaluate((path) => {
     history.pushState(null, '', path)
     dispatchEvent(new PopStateEvent('popstate'))
@@ -103,30 +103,30 @@ export const walkTo = (page: Page, path: string): Promise<void> =>
  * Stable is walked where it is what is tested.
  */
 export async function openBench(page: Page, horse: string, step = 'Map'): Promise<void> {
-  const visit = await page.evaluate(async (name) => {
-    const got = async <T>(path: string) => (await (await fetch(`/api${path}`)).json()) as T
-    const horses = await got<{ id: string; name: string }[]>(`/horses?search=${encodeURIComponent(name)}`)
-    const horseId = horses.find((one) => one.name === name)!.id
-    const today = new Date()
-    const two = (part: number) => String(part).padStart(2, '0')
-    const date = `${today.getFullYear()}-${two(today.getMonth() + 1)}-${two(today.getDate())}`
-    const { visits } = await got<{ visits: { id: string; state: string; date: string }[] }>(
-      `/horses/${horseId}/page`,
-    )
-    const running = visits.find((one) => one.state === 'open' || one.date === date)
-    if (running) return running.id
-    const id = crypto.randomUUID()
-    const made = await fetch(`/api/visits/${id}`, {
-      method: 'PUT',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({
-        ...{ id, version: 0, horseId, date, state: 'open', feet: {}, nextDue: null, closeList: {} },
-        ...{ notes: '', archived: false },
-      }),
-    })
-    if (!made.ok) throw new Error(await made.text())
-    return id
-  }, horse)
+  const visit = await page.evaluate(
+    async ([name, date]) => {
+      const got = async <T>(path: string) => (await (await fetch(`/api${path}`)).json()) as T
+      const horses = await got<{ id: string; name: string }[]>(`/horses?search=${encodeURIComponent(name)}`)
+      const horseId = horses.find((one) => one.name === name)!.id
+      const { visits } = await got<{ visits: { id: string; state: string; date: string }[] }>(
+        `/horses/${horseId}/page`,
+      )
+      const running = visits.find((one) => one.state === 'open' || one.date === date)
+      if (running) return running.id
+      const id = crypto.randomUUID()
+      const made = await fetch(`/api/visits/${id}`, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({
+          ...{ id, version: 0, horseId, date, state: 'open', feet: {}, nextDue: null, closeList: {} },
+          ...{ notes: '', archived: false },
+        }),
+      })
+      if (!made.ok) throw new Error(await made.text())
+      return id
+    },
+    [horse, dayFromNow(0)] as const,
+  )
   await walkTo(page, `/bench/${visit}/LF`)
   await expect(page.getByRole('radiogroup', { name: 'Foot' })).toBeVisible()
   await expect(page.getByText(horse).first()).toBeVisible()
