@@ -2,13 +2,12 @@
 // can be compared.
 import { spawnSync } from 'node:child_process'
 import { cpus } from 'node:os'
-import { ensureBuilt, ensureChromium, ensurePackages, must, npm } from './lib.mjs'
+import { ensure, ensureBuilt, must, npm } from './lib.mjs'
 
 const WORKSPACES = ['core', 'server', 'e2e']
 const json = process.argv.includes('--json')
 
-ensurePackages()
-ensureChromium()
+ensure('packages', 'engine', 'chromium')
 ensureBuilt()
 if (json) {
   const figures = WORKSPACES.map((workspace) => {

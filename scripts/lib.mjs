@@ -34,26 +34,49 @@ export function must(command, args, options = {}) {
   }
 }
 
-/** Installs the packages where they are missing or older than the lock file. */
-export function ensurePackages() {
-  const installed = join(root, 'node_modules/.package-lock.json')
-  const wanted = join(root, 'package-lock.json')
-  if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(wanted).mtimeMs) return
-  console.log('Installing packages (a few minutes the first time: the database engine is compiled here)')
-  must(npm, ['ci', '--no-audit', '--no-fund'])
+/**
+ * What everything needs, and the commands that bring it: none where it is there. The database engine is compiled by itself,
+ * so that what does without it need not wait.
+ */
+export const NEEDS = {
+  packages: {
+    says: 'Installing packages (a minute or two the first time)',
+    commands() {
+      const installed = join(root, 'node_modules/.package-lock.json')
+      const wanted = join(root, 'package-lock.json')
+      if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(wanted).mtimeMs) return []
+      return [[npm, ['ci', '--ignore-scripts', '--no-audit', '--no-fund']]]
+    },
+  },
+  engine: {
+    says: 'Compiling the database engine (two minutes the first time)',
+    commands() {
+      if (existsSync(join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node'))) return []
+      return [[npm, ['rebuild', 'better-sqlite3']]]
+    },
+  },
+  chromium: {
+    says: 'Installing Chromium',
+    commands() {
+      if (existsSync(CHROMIUM)) return []
+      const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+      const apt = (...args) =>
+        process.getuid?.() === 0 ? ['apt-get', args, { env }] : ['sudo', ['apt-get', ...args], { env }]
+      return [
+        apt('update', '-qq'),
+        apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell'),
+      ]
+    },
+  },
 }
 
-/** Installs Debian's Chromium where there is none. */
-export function ensureChromium() {
-  if (existsSync(CHROMIUM)) return
-  console.log('Installing Chromium for the browser tests')
-  const sudo = process.getuid?.() === 0 ? [] : ['sudo']
-  const apt = (...args) => {
-    const [command, ...rest] = [...sudo, 'apt-get', ...args]
-    must(command, rest, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+/** Brings what is missing, one after the other, or gives up. */
+export function ensure(...needs) {
+  for (const { says, commands } of needs.map((need) => NEEDS[need])) {
+    const wanted = commands()
+    if (wanted.length > 0) console.log(says)
+    for (const command of wanted) must(...command)
   }
-  apt('update', '-qq')
-  apt('install', '-y', '-qq', '--no-install-recommends', 'chromium-headless-shell')
 }
 
 /** Newest change below a folder, in ms. */

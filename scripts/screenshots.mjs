@@ -1,7 +1,6 @@
 // npm run screenshots [-- NAMES]: takes the pictures of docs/screenshots anew from the demo practice, or some of them.
-import { ensureBuilt, ensureChromium, ensurePackages, must, npm } from './lib.mjs'
+import { ensure, ensureBuilt, must, npm } from './lib.mjs'
 
-ensurePackages()
-ensureChromium()
+ensure('packages', 'engine', 'chromium')
 ensureBuilt()
 must(npm, ['run', '--silent', 'screenshots', '-w', 'e2e', '--', ...process.argv.slice(2)])

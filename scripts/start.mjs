@@ -2,9 +2,9 @@
 // npm start -- --empty: the same with an empty practice of one's own; a demo that is there is set aside.
 import { existsSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { ensureBuilt, ensurePackages, must, root, start } from './lib.mjs'
+import { ensure, ensureBuilt, must, root, start } from './lib.mjs'
 
-ensurePackages()
+ensure('packages', 'engine')
 ensureBuilt()
 const env = { ...process.env, NODE_ENV: 'production', CRESCENT_LOG: process.env.CRESCENT_LOG ?? 'info' }
 const data = resolve(process.env.CRESCENT_DATA ?? join(root, 'data'))

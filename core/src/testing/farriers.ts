@@ -98,14 +98,16 @@ export function furthest(line: Centreline): number {
       q[0] + (x - p[0]) * Math.cos(turn) - (y - p[1]) * Math.sin(turn),
       q[1] + (x - p[0]) * Math.sin(turn) + (y - p[1]) * Math.cos(turn),
     ])
+    // Whether it lies within tolerance is looked at now and then at first, and at each step once weights move.
+    if (step < 60 && step % 10 !== 9) continue
     const off = points.map((point, i) => {
       const [x, y] = toLine(point, i)
       return Math.hypot(point[0] - x, point[1] - y)
     })
-    if (step < 60) continue
     most = Math.min(most, Math.max(...off))
-    // Where it lies within tolerance already, there is nothing left to look for.
+    // However it was laid, it lies within tolerance so: there is nothing left to look for.
     if (most < TOLERANCE) return most
+    if (step < 60) continue
     const sum = off.reduce((total, one, i) => total + weights[i]! * one, 0)
     weights = weights.map((weight, i) => (weight * off[i]! * points.length) / Math.max(sum, 1e-9) + 1e-6)
   }
