@@ -23,8 +23,10 @@ const roomy = { env: { ...process.env, NODE_OPTIONS } }
 
 /** Brings what is missing of a need; without it nothing can be said of anything. */
 const bring = (need) => async () => {
-  for (const command of NEEDS[need].commands()) {
-    console.log(NEEDS[need].says)
+  const { says, commands } = NEEDS[need]
+  const wanted = commands()
+  if (wanted.length > 0) console.log(says)
+  for (const command of wanted) {
     const { well, text } = await told(...command)
     if (well) continue
     console.error(text)

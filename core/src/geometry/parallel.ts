@@ -85,8 +85,10 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Paralle
       { at: j + v, point },
     ])
     .sort((a, b) => a.at - b.at)
-  const ends = [{ at: 0, point: raw.points[0]! }, ...cuts]
-  ends.push({ at: raw.points.length - 1, point: raw.points[raw.points.length - 1]! })
+  const { first, last } = crossings.length > 0 ? wholeOf(raw) : withoutHooks(raw, source)
+  if (last <= first) return { ...track([], []), beside: [] }
+  const kept = raw.points.slice(first, last + 1)
+  const ends = [{ at: first, point: raw.points[first]! }, ...cuts, { at: last, point: raw.points[last]! }]
   // Left of the line lies what a source bounds that runs counter-clockwise; right of it, where it runs clockwise.
   const inside = turningOf(source.points) > 0 ? { left: 1, right: 0 } : { left: 0, right: -1 }
 
@@ -103,8 +105,8 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Paralle
     const places = [from.at, ...indices, to.at]
     if (!runsWith(piece, places, source)) continue
     const longest = longestSegment(piece)
-    const segment = Math.min(raw.points.length - 2, Math.floor((places[longest]! + places[longest + 1]!) / 2))
-    const right = windingRightOf(raw.points, segment, mix(piece[longest]!, piece[longest + 1]!, 0.5))
+    const segment = Math.min(last - 1, Math.floor((places[longest]! + places[longest + 1]!) / 2)) - first
+    const right = windingRightOf(kept, segment, mix(piece[longest]!, piece[longest + 1]!, 0.5))
     if (right !== inside.right || right + 1 !== inside.left) continue
     points.push(...piece)
     tangents.push(
@@ -115,6 +117,24 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Paralle
     beside.push(...places)
   }
   return { ...track(points, tangents), beside }
+}
+
+/** First and last of the points that are looked at. */
+interface Stretch {
+  first: number
+  last: number
+}
+
+const wholeOf = ({ points }: Track): Stretch => ({ first: 0, last: points.length - 1 })
+
+/** A fold at an end of the line crosses nothing: it ends where it turns back on its source. */
+function withoutHooks(raw: Track, source: Track): Stretch {
+  const runsOn = (i: number) =>
+    dot(subtract(raw.points[i + 1]!, raw.points[i]!), tangentAtIndex(source, i + 0.5)) > 0
+  let { first, last } = wholeOf(raw)
+  while (first < last && !runsOn(first)) first++
+  while (last > first && !runsOn(last - 1)) last--
+  return { first, last }
 }
 
 /** Whether a piece of the parallel runs the way its source does, on the whole. */

@@ -1,8 +1,11 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planeArea } from '../geometry/plane-area'
 import { distance, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
+import { anyFoot } from '../testing/any-foot'
 import { barFor, inMm, made, problemsOf } from '../testing/made'
+import { FIVE_BY_FIVE } from '../testing/samples'
 import { MODIFICATIONS } from './index'
 import { signedVolume, solidOf } from '../views/solid'
 
@@ -109,6 +112,32 @@ const signed = (ring: readonly Vec[]): number =>
     const [u, v] = ring[(i + 1) % ring.length]!
     return sum + (x * v - u * y) / 2
   }, 0)
+
+describe('an egg bar', () => {
+  const FITS = ['flush', 'general', 'supportive', 'conservative'] as const
+  it('is one ring with its branches, whatever the foot, the fit and how far behind it lies', () => {
+    fc.assert(
+      fc.property(
+        anyFoot,
+        fc.constantFrom(...FITS),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (foot, fit, share) => {
+          fc.pre(problemsOf([{ kind: 'egg-bar' }], { foot, fit }).length === 0)
+          const offered = made([{ kind: 'egg-bar' }], { foot, fit })
+          const [low, high] = offered.modifications[0]!.ranges['behindBulbs']!
+          const told = { kind: 'egg-bar', behindBulbs: low + (high - low) * share }
+          fc.pre(problemsOf([told], { foot, fit }).length === 0)
+          for (const plan of [offered, made([told], { foot, fit })]) {
+            const areas = plan.outline.whole.map(signed)
+            expect(areas.filter((area) => area > 0)).toHaveLength(1)
+            expect(areas.filter((area) => area < 0)).toHaveLength(1)
+          }
+        },
+      ),
+      { numRuns: 30, examples: [[FIVE_BY_FIVE, 'general', 0.3]] },
+    )
+  })
+})
 
 describe('the bulbs', () => {
   it('reach back to their line and lie between the buttresses', () => {

@@ -29,6 +29,13 @@ const NONE = { lateral: [], medial: [] }
 const polymer = (length: number, more: Partial<SizeFacts> = {}) =>
   sizeOf(length, { kind: 'polymer', web: 24, thickness: 11, crease: 7, holes: NONE, ...more })
 
+/** On it the rim leaves the saw's line at the last of a heel: its inner side folded there, and was taken for none. */
+const TURNING_AT_ITS_HEEL: FootInput = {
+  ...{ side: 'LF', width: 95.94, length: 86.64, heelWidth: 63.75, wallThickness: 5.28 },
+  ...{ toeAngle: 44, heelAngle: 42, widestFromToe: 36.85, lateralHalfWidth: 51.04, quarterLead: -2.92 },
+  ...{ toeShape: 1.803, quarterShape: 0.341 },
+}
+
 const footOf = (input: FootInput) => {
   const read = readFoot(input)
   if (!read.ok) throw new ProblemError(read.problems)
@@ -135,7 +142,7 @@ describe('a shoe that cannot be bent, laid flush', () => {
         expect(trimmed / region).toBeGreaterThan(0.99)
         expect(trimmed / region).toBeLessThan(1.01)
       }),
-      { numRuns: 40 },
+      { numRuns: 40, examples: [[TURNING_AT_ITS_HEEL, 0]] },
     )
   })
 
