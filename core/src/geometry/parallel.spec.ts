@@ -89,6 +89,22 @@ describe('parallel', () => {
     expect(trackLength(parallel(u, -12))).toBe(0)
   })
 
+  it('ends where it turns back: a fold at an end crosses nothing, by hand', () => {
+    // 80 mm straight on, and at either end an arc of 5 mm: 12 mm inside it the arc runs backward.
+    const hooked = trackCurve(
+      path([
+        arc({ centre: [0, 5], radii: [5, 5], start: 210, sweep: 60 }),
+        line([0, 0], [80, 0]),
+        arc({ centre: [80, 5], radii: [5, 5], start: 270, sweep: 60 }),
+      ]),
+      40,
+    )
+    const inside = parallel(hooked, -12)
+    expect(trackLength(inside)).toBeCloseTo(80, 6)
+    expect(inside.points[0]).toEqual([expect.closeTo(0, 6), expect.closeTo(12, 6)])
+    expect(inside.points.at(-1)).toEqual([expect.closeTo(80, 6), expect.closeTo(12, 6)])
+  })
+
   /** RIMS=20000 looks as long as one likes. */
   const RIMS = Number(process.env['RIMS'] ?? 400)
 

@@ -85,7 +85,7 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Paralle
       { at: j + v, point },
     ])
     .sort((a, b) => a.at - b.at)
-  const { first, last } = crossings.length > 0 ? wholeOf(raw) : withoutHooks(raw, source)
+  const { first, last } = withoutHooks(raw, source, cuts)
   if (last <= first) return { ...track([], []), beside: [] }
   const kept = raw.points.slice(first, last + 1)
   const ends = [{ at: first, point: raw.points[first]! }, ...cuts, { at: last, point: raw.points[last]! }]
@@ -119,22 +119,27 @@ function withoutFolds(raw: Track, crossings: Crossing[], source: Track): Paralle
   return { ...track(points, tangents), beside }
 }
 
-/** First and last of the points that are looked at. */
-interface Stretch {
-  first: number
-  last: number
-}
-
-const wholeOf = ({ points }: Track): Stretch => ({ first: 0, last: points.length - 1 })
-
-/** A fold at an end of the line crosses nothing: it ends where it turns back on its source. */
-function withoutHooks(raw: Track, source: Track): Stretch {
+/**
+ * A fold at an end of the line that crosses nothing: the line ends where it turns back on its source. One that crosses is
+ * cut off there.
+ *
+ * @returns the first and the last of its points that are left
+ */
+function withoutHooks(
+  raw: Track,
+  source: Track,
+  cuts: readonly { at: number }[],
+): { first: number; last: number } {
   const runsOn = (i: number) =>
     dot(subtract(raw.points[i + 1]!, raw.points[i]!), tangentAtIndex(source, i + 0.5)) > 0
-  let { first, last } = wholeOf(raw)
-  while (first < last && !runsOn(first)) first++
+  const end = raw.points.length - 1
+  let [first, last] = [0, end]
+  while (first < end && !runsOn(first)) first++
   while (last > first && !runsOn(last - 1)) last--
-  return { first, last }
+  return {
+    first: cuts.some(({ at }) => at < first) ? 0 : first,
+    last: cuts.some(({ at }) => at > last) ? end : last,
+  }
 }
 
 /** Whether a piece of the parallel runs the way its source does, on the whole. */
