@@ -1,13 +1,12 @@
-import { parallel } from '../geometry/parallel'
 import { cubic } from '../geometry/cubic'
 import { path } from '../geometry/path'
 import { placeAt, trackCurve, trackLength, type Track } from '../geometry/track'
-import { along, turnRight, type Vec } from '../geometry/vector'
+import { along, type Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
 import { sectionArea } from '../shoe/section-form'
 import type { ShoeContext } from './modification'
 
-const STEPS = 24
+const STEPS = 48
 
 /**
  * The middle of a bar that closes the shoe behind the heels, from the lateral heel round the back to the medial one.
@@ -35,21 +34,6 @@ export function closingRun(context: ShoeContext, y: number): Track {
     ]),
     STEPS,
   )
-}
-
-/** The piece of bar along a run, closed. */
-export const besideRun = (run: Track, width: number): Vec[] => [
-  ...parallel(run, -width / 2).points,
-  ...parallel(run, width / 2)
-    .points.slice()
-    .reverse(),
-]
-
-/** Where both ends of a run are scarfed and welded: square across its middle. */
-export function weldOf(run: Track, width: number): Vec[] {
-  const { point, tangent } = placeAt(run, trackLength(run) / 2)
-  const out = turnRight(tangent)
-  return [along(point, out, width / 2), along(point, out, -width / 2)]
 }
 
 /** Volume of the bar along a run, mm3, with what raises it. */

@@ -1,7 +1,8 @@
 import { trackLength } from '../geometry/track'
 import { sectionArea } from '../shoe/section-form'
-import { behindHeels, besideRun, closingRun, runVolume, weldOf } from './closing-run'
+import { behindHeels, closingRun, runVolume } from './closing-run'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
+import { besideRun, weldOf } from './run-outline'
 
 const fields = fieldsOf([
   {
@@ -49,13 +50,14 @@ export const eggBar = modificationOf({
   parts: (context, values) => {
     const { section, raisedBehind } = context
     const run = closingRun(context, middleY(context, values))
+    const { edge, outline } = besideRun(context.rims, run, section.width)
     const volume = runVolume(run, section, raisedBehind)
     return [
       {
         label: 'Run of the egg bar',
         layer: 'bar',
-        edge: besideRun(run, section.width),
-        join: { welds: [weldOf(run, section.width)] },
+        edge,
+        join: { outline, welds: [weldOf(run, section.width)] },
         between: [0, section.thickness + (raisedBehind?.(middleY(context, values)) ?? 0)],
         volume,
         // A wedge that goes on into the run takes more bar for it.

@@ -1,4 +1,5 @@
 import { figureAlong } from '../geometry/figure-along'
+import { halved } from '../geometry/halved'
 import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
@@ -182,13 +183,7 @@ function drawnInTip(frog: readonly Vec[], inset: number): number | undefined {
   const widest = frog.reduce((most, point) => (point[0] > most[0] ? point : most))[1]
   // A short wide frog has its cleft near its widest place: drawn in far, nothing of it may be left.
   if (!liesIn(frog, 0, widest, inset)) return undefined
-  let [low, high] = [widest, apex]
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2
-    if (liesIn(frog, 0, middle, inset)) low = middle
-    else high = middle
-  }
-  return low
+  return halved(widest, apex, (y) => liesIn(frog, 0, y, inset), HALVINGS)
 }
 
 /** A bar between the heels with a plate that lets the frog carry. */

@@ -2,11 +2,12 @@ import { placeAt } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import { inches } from '../units/length'
 import { sectionArea } from '../shoe/section-form'
-import { behindHeels, besideRun, closingRun } from './closing-run'
+import { behindHeels, closingRun } from './closing-run'
 import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
+import { besideRun } from './run-outline'
 import { joined, length, told } from '../notices/told'
 
 const fields = fieldsOf([
@@ -139,6 +140,7 @@ export const hingedExpander = modificationOf({
   parts: (context, values) => {
     const { section, rims } = context
     const run = closingRun(context, lapY(context))
+    const { edge, outline } = besideRun(rims, run, section.width)
     // Cut as an egg bar is, and the hinge and the lap beyond it.
     const length = eggMeasure(context) + HINGE_AND_LAP
     const [lateral, medial] = plateSides(context)!
@@ -172,8 +174,8 @@ export const hingedExpander = modificationOf({
       {
         label: 'Hinge, lap and turned heels',
         layer: 'bar',
-        edge: besideRun(run, section.width),
-        join: { welds: [] },
+        edge,
+        join: { outline, welds: [] },
         volume: length * sectionArea(section),
         ofTheBar: length,
       },

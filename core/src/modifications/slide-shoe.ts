@@ -1,4 +1,5 @@
 import { blended } from '../geometry/blended'
+import { halved } from '../geometry/halved'
 import { track, trackLength, type Track } from '../geometry/track'
 import { rotated, unit, type Vec } from '../geometry/vector'
 import { radians } from '../units/angle'
@@ -76,6 +77,9 @@ const turnedRim = (rim: OuterRim, degrees: number): OuterRim => ({
   ),
 })
 
+/** No slide shoe is turned further, degrees. */
+const MOST_TURN = 20
+
 /** The largest turn to either side, degrees, that still covers the foot: what was uncovered before is not held against it. */
 export const largestTurn = perShoe(({ outline, foot, plain }) => {
   const even = evenRim({ ...plain, track: plain.outer })
@@ -83,14 +87,7 @@ export const largestTurn = perShoe(({ outline, foot, plain }) => {
   const covered = (degrees: number) =>
     leastCover(outline, turnedRim(even, degrees).track) >= least &&
     leastCover(outline, turnedRim(even, -degrees).track) >= least
-  let low = 0
-  let high = 20
-  for (let i = 0; i < 8; i++) {
-    const middle = (low + high) / 2
-    if (covered(middle)) low = middle
-    else high = middle
-  }
-  return Math.floor(low * 10) / 10
+  return Math.floor(halved(0, MOST_TURN, covered, 8) * 10) / 10
 })
 
 /** From the thin toe to the full thickness, by the share of a branch. */

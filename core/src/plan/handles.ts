@@ -16,6 +16,8 @@ export function shoeHandles(plan: Plan): Handle[] {
   return [...fitHandles(plan), ...modificationHandles(plan)]
 }
 
+const SOLE = { kind: 'length', view: 'sole', per: 1 } as const
+
 function fitHandles({ fit, foot, outline, section, iron }: Plan): Handle[] {
   const { outer, inner } = outline
   const end = outer.length - 1
@@ -24,43 +26,21 @@ function fitHandles({ fit, foot, outline, section, iron }: Plan): Handle[] {
   const quarter = inner[Math.round(inner.length * 0.2)]!
   const places: Record<string, Pick<Handle, 'point' | 'along'>> = {
     spread: { point: outer[Math.round(outer.length * 0.93)]!, along: [-1, 0] },
-    // The heels of a factory shoe end where its length ends.
-    ...(iron.size === undefined && {
-      heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
-    }),
+    heelLength: { point: heel, along: unit(subtract(heel, outer[end - 1]!)) },
   }
-  const common = { kind: 'length', view: 'sole', per: 1 } as const
+  const fits = FIT_FIGURES.flatMap(({ key, label, range }): Handle[] => {
+    const place = places[key]
+    if (!place) return []
+    const path = `fit.${key}`
+    return [{ ...SOLE, ...place, id: path, path, label, value: fit[key], range: range(foot) }]
+  })
+  // The heels of a factory shoe end where its length ends, and it is as wide as it is.
+  if (iron.size !== undefined) return fits.filter(({ path }) => path !== 'fit.heelLength')
+  const along = unit(subtract(quarter, nearestOf(outer, quarter)))
+  const [path, label] = ['section.width', 'Width of the bar']
   return [
-    ...FIT_FIGURES.flatMap(({ key, label, range }): Handle[] => {
-      const place = places[key]
-      return place
-        ? [
-            {
-              ...common,
-              ...place,
-              id: `fit.${key}`,
-              path: `fit.${key}`,
-              label,
-              value: fit[key],
-              range: range(foot),
-            },
-          ]
-        : []
-    }),
-    ...(iron.size === undefined
-      ? [
-          {
-            ...common,
-            id: 'section.width',
-            path: 'section.width',
-            label: 'Width of the bar',
-            value: section.width,
-            range: BAR_RANGES.width,
-            point: quarter,
-            along: unit(subtract(quarter, nearestOf(outer, quarter))),
-          },
-        ]
-      : []),
+    ...fits,
+    { ...SOLE, id: path, path, label, value: section.width, range: BAR_RANGES.width, point: quarter, along },
   ]
 }
 

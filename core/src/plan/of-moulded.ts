@@ -5,7 +5,7 @@ import type { Starter } from '../nails/drilled'
 import { length, told, type Told } from '../notices/told'
 import { SAWN } from '../shoe/moulded/lay-moulded'
 import { CREASE_WIDTH } from '../shoe/moulded/crease-room'
-import type { SizeClips } from '../terms/size-kinds'
+import type { SizeClips, SizeKind } from '../terms/size-kinds'
 import type { Cut } from './iron'
 
 /** A clip of a moulded shoe and the seat that is cut for it in the wall. */
@@ -38,7 +38,7 @@ export interface MouldedPlan {
 
 /** What is told of a moulded shoe; of any other there is nothing to tell. */
 export function mouldedPlan(cut: Cut): MouldedPlan | undefined {
-  const { moulded, stock, drilled = [], rims, iron } = cut
+  const { moulded, stock, drilled = [], rims } = cut
   if (!moulded || !stock) return undefined
   const { sold, saw, deepest, standsOut, insideWall, creaseAt } = moulded
   const beside = (more: number) =>
@@ -47,36 +47,46 @@ export function mouldedPlan(cut: Cut): MouldedPlan | undefined {
     )
   const clipSeats = seatsOf(cut, stock.facts.clips ?? 'none')
   const onSole = soleUnder(cut)
-  const cuts = iron.heelToCut ?? { lateral: 0, medial: 0 }
   return {
     sold: [...sold.outer.points, ...[...sold.inner.points].reverse()],
     crease: [beside(0), beside(CREASE_WIDTH)],
     ...{ saw, deepest, standsOut, insideWall, onSole, drilled, clipSeats },
-    words: [
-      'Lay it flush with the inner wall and draw round the foot; nothing of it is opened or closed.',
-      ...(deepest > SAWN
-        ? [told`Saw along the outside, ${length(deepest)} at the most, nowhere into the crease.`]
-        : ['Nothing to saw off outside: rasp its edge level with the wall.']),
-      ...(['lateral', 'medial'] as const).flatMap((branch) =>
-        cuts[branch] > 0
-          ? [told`${branch === 'lateral' ? 'Outer' : 'Inner'} heel: saw off ${length(cuts[branch])}.`]
-          : [],
-      ),
-      ...clipSeats.map(
-        ({ label, depth }) =>
-          told`${label}: let its seat ${length(depth, 'fine')} into the wall, half of it there.`,
-      ),
-      ...(drilled.length > 0
-        ? [
-            'Carry the wall’s thickness over from the foot at each nail; drill from the ground face at the lean that is told.',
-          ]
-        : []),
-      stock.facts.kind === 'plate-cored'
-        ? 'Drive the heads down to the metal.'
-        : 'Drive the heads home in the crease, no deeper: they would cut through.',
-      'Round its edge from heel to heel where it was sawn, so that nothing can be stepped on.',
-    ],
+    words: wordsFor(cut, stock.facts.kind, deepest, clipSeats),
   }
+}
+
+/** How it is done, in the order of the work. */
+function wordsFor(
+  { iron, drilled = [] }: Cut,
+  kind: SizeKind,
+  deepest: number,
+  clipSeats: readonly ClipSeat[],
+): Told[] {
+  const cuts = iron.heelToCut ?? { lateral: 0, medial: 0 }
+  return [
+    'Lay it flush with the inner wall and draw round the foot; nothing of it is opened or closed.',
+    ...(deepest > SAWN
+      ? [told`Saw along the outside, ${length(deepest)} at the most, nowhere into the crease.`]
+      : ['Nothing to saw off outside: rasp its edge level with the wall.']),
+    ...(['lateral', 'medial'] as const).flatMap((branch) =>
+      cuts[branch] > 0
+        ? [told`${branch === 'lateral' ? 'Outer' : 'Inner'} heel: saw off ${length(cuts[branch])}.`]
+        : [],
+    ),
+    ...clipSeats.map(
+      ({ label, depth }) =>
+        told`${label}: let its seat ${length(depth, 'fine')} into the wall, half of it there.`,
+    ),
+    ...(drilled.length > 0
+      ? [
+          'Carry the wall’s thickness over from the foot at each nail; drill from the ground face at the lean that is told.',
+        ]
+      : []),
+    kind === 'plate-cored'
+      ? 'Drive the heads down to the metal.'
+      : 'Drive the heads home in the crease, no deeper: they would cut through.',
+    'Round its edge from heel to heel where it was sawn, so that nothing can be stepped on.',
+  ]
 }
 
 /** How much sole lies under it inside the white line, where there is wall beside it. */

@@ -17,20 +17,7 @@ export function snapshotOf(plan: Plan): Snapshot {
       fromMiddle: round(mark.fromMiddle, 2),
       fromEnd: round(mark.fromEnd, 2),
     })),
-    nails: nails.map((nail) => ({
-      branch: nail.branch,
-      number: nail.number,
-      x: round(nail.x, 2),
-      y: round(nail.y, 2),
-      driven: nail.driven,
-      exitHeight: round(nail.exitHeight, 1),
-      verdict: nail.verdict,
-      insideWall: round(nail.insideWall, 2),
-      lean: round(nail.lean, 2),
-      wallAngle: round(nail.wallAngle, 2),
-      alongWall: round(nail.alongWall, 1),
-      ...(nail.seen !== undefined && { seen: nail.seen }),
-    })),
+    nails: nails.map(keptNail),
     cautions: cautions.map(({ code, severity, title }) => ({ code, severity, title })),
     outline: {
       foot: roundLine(outline.foot),
@@ -46,6 +33,22 @@ export function snapshotOf(plan: Plan): Snapshot {
     },
   }
 }
+
+/** What is kept of a nail. */
+const keptNail = (nail: Plan['nails'][number]): Snapshot['nails'][number] => ({
+  branch: nail.branch,
+  number: nail.number,
+  x: round(nail.x, 2),
+  y: round(nail.y, 2),
+  driven: nail.driven,
+  exitHeight: round(nail.exitHeight, 1),
+  verdict: nail.verdict,
+  insideWall: round(nail.insideWall, 2),
+  lean: round(nail.lean, 2),
+  wallAngle: round(nail.wallAngle, 2),
+  alongWall: round(nail.alongWall, 1),
+  ...(nail.seen !== undefined && { seen: nail.seen }),
+})
 
 const linesOf = (key: 'parts' | 'behind', parts: Plan['parts']) =>
   parts.length > 0 ? { [key]: parts.map(({ edge }) => roundLine(edge)) } : {}

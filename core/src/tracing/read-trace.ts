@@ -1,3 +1,4 @@
+import { halved } from '../geometry/halved'
 import { splineThrough } from '../geometry/spline'
 import { tangent, type Curve } from '../geometry/curve'
 import type { Vec } from '../geometry/vector'
@@ -92,15 +93,4 @@ function extreme(curve: Curve, trace: Trace, sign: 1 | -1): number {
 function crossing(curve: Curve, from: number, to: number): number | undefined {
   if (!(from < to)) return undefined
   return halved(from, to, (t) => curve.point(t)[0] > 0)
-}
-
-/** The place between two parameters before which something is so, and behind which it is not. */
-function halved(from: number, to: number, before: (t: number) => boolean): number {
-  let [low, high] = [from, to]
-  for (let i = 0; i < 50; i++) {
-    const middle = (low + high) / 2
-    if (before(middle)) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
 }
