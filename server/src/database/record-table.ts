@@ -90,10 +90,15 @@ export function recordTable<T extends Stored>(
     created_at: record.createdAt,
     updated_at: record.updatedAt,
   })
+  // Settled once: a list of a hundred records asks for each of its fields.
+  const readers = kinds.map(([field, kind, column]) => ({ field, column, ...READ[kind] }))
   const fromRow = (row: Row): T => {
     const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
-    for (const [field, kind, column] of kinds)
-      if (!kind.startsWith('optional') || row[column] !== null) record[field] = decode(row[column], kind)
+    for (const { field, column, optional, read } of readers) {
+      const value = row[column]
+      if (optional && value === null) continue
+      record[field] = read ? read(value) : value
+    }
     record['createdAt'] = row['created_at']
     record['updatedAt'] = row['updated_at']
     return record as unknown as T
@@ -102,8 +107,11 @@ export function recordTable<T extends Stored>(
   const textOf = (row: Row): string => {
     const parts = named.flatMap(([field, kind, column]) => {
       const value = row[column]
-      if (kind.startsWith('optional') && value === null) return []
-      return [`"${field}":${kind.endsWith('json') ? (value as string) : JSON.stringify(decode(value, kind))}`]
+      const { optional, read } = READ[kind]
+      if (optional && value === null) return []
+      return [
+        `"${field}":${kind.endsWith('json') ? (value as string) : JSON.stringify(read ? read(value) : value)}`,
+      ]
     })
     return `{${parts.join(',')}}`
   }
@@ -179,8 +187,11 @@ function encode(value: unknown, kind: FieldKind): unknown {
   return value ?? null
 }
 
-function decode(value: unknown, kind: FieldKind): unknown {
-  if (kind === 'json' || kind === 'optional json') return JSON.parse(value as string)
-  if (kind === 'flag') return value === 1
-  return value
+/** How what a column holds is read; as it is where nothing is said. */
+const READ: Record<FieldKind, { optional: boolean; read?: (value: unknown) => unknown }> = {
+  plain: { optional: false },
+  optional: { optional: true },
+  flag: { optional: false, read: (value) => value === 1 },
+  json: { optional: false, read: (value) => JSON.parse(value as string) as unknown },
+  'optional json': { optional: true, read: (value) => JSON.parse(value as string) as unknown },
 }
