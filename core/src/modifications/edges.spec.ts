@@ -129,6 +129,16 @@ describe('what is forged', () => {
     expect(codes(made([{ kind: 'seating-out', across: 4 }]))).not.toContain('seating-wall')
   })
 
+  it('says so where a toe is squared behind the white line, or a branch stands out where it is trodden on', () => {
+    const foot = { toeWallThickness: 10, whiteLineWidth: 3 }
+    const squared = (behindToe: number) => codes(made([{ kind: 'squared-toe', behindToe }], { foot }))
+    expect(squared(13.5)).toContain('squared-behind-white-line')
+    expect(squared(12.5)).not.toContain('squared-behind-white-line')
+    const out = (by: number) => codes(made([{ kind: 'lateral-extension', out: by }]))
+    expect(out(6.5)).toContain('extension-stepped-on')
+    expect(out(5.5)).not.toContain('extension-stepped-on')
+  })
+
   it.each(['crease', 'seating-out', 'boxing', 'safeing', 'perimeter-bevel', 'rolled-toe'])(
     '%s: a half-round bar is refused with the reason',
     (kind) => {

@@ -250,11 +250,17 @@ describe('bars', () => {
   })
 
   it('egg: its run is longer than the gap it closes, and its area is run by width', () => {
-    const shod = plan([{ kind: 'egg-bar' }])
-    const length = shod.iron.closing
-    const { centreline } = shod.outline
-    expect(length).toBeGreaterThan(centreline[0]![0] - centreline.at(-1)![0])
-    expect(planeArea(shod.parts[0]!.edge).area / (length * section.width)).toBeCloseTo(1, 2)
+    const areaByLength = (behindBulbs: number) => {
+      const shod = plan([{ kind: 'egg-bar', behindBulbs }])
+      const length = shod.iron.closing
+      const { centreline } = shod.outline
+      expect(length).toBeGreaterThan(centreline[0]![0] - centreline.at(-1)![0])
+      return planeArea(shod.parts[0]!.edge).area / (length * section.width)
+    }
+    expect(areaByLength(8)).toBeCloseTo(1, 2)
+    // Turned tightly it is filled in its corners by what the bend upsets.
+    expect(areaByLength(0)).toBeGreaterThan(1.005)
+    expect(areaByLength(0)).toBeLessThan(1.03)
   })
 
   it('egg: its run is in the cut, half at either end beyond the heel marks', () => {

@@ -6,6 +6,7 @@ import { anyFoot } from '../testing/any-foot'
 import { planShoe } from '../plan/plan'
 import { FIVE_BY_FIVE } from '../testing/samples'
 import { codes, made, problemsOf } from '../testing/made'
+import { shoeOfSize, sizeOf } from '../testing/sizes'
 import { shoeWith } from '../testing/made'
 import { cutAt } from '../modifications/build'
 import { nailFlight } from './flight'
@@ -41,6 +42,17 @@ describe('where holes lie', () => {
       hole(plain, 2).insideWall - hole(plain, 2).inset,
       0,
     )
+  })
+
+  it('of a factory shoe where they were punched, leaning as they were punched unless a nail is told otherwise', () => {
+    const facts = sizeOf(320)
+    const holes = facts.holes.lateral.map((one) => ({ ...one, pitch: 58 }))
+    const shoe = shoeOfSize({ ...facts, holes: { lateral: holes, medial: holes } })
+    const each = [{ number: 2, lean: 66 }]
+    const { nails } = planShoe(FIVE_BY_FIVE, { ...shoe, nails: { lateral: { each } } })
+    const leans = (branch: string) => nails.filter((nail) => nail.branch === branch).map(({ lean }) => lean)
+    expect(leans('lateral')).toEqual([58, 66, 58, 58])
+    expect(leans('medial')).toEqual([58, 58, 58, 58])
   })
 
   it('an inset beyond the steel stands as far as there is steel, and says so', () => {

@@ -69,6 +69,11 @@ describe('section', () => {
   it('refuses a bar nobody rolls', () => {
     const problems = checkSection({ shape: 'flat', width: 200, thickness: 0.5, material: 'steel' })
     expect(problems.map((p) => p.path)).toEqual(['shoe.section.width', 'shoe.section.thickness'])
+    const bar = { shape: 'flat', width: 19, thickness: 8 } as const
+    expect(checkSection({ ...bar, material: 'polymer' }).map((p) => p.path)).toEqual([
+      'shoe.section.material',
+    ])
+    expect(checkSection({ ...bar, material: 'aluminium' })).toEqual([])
   })
 
   it('suggests heavier bars for wider feet, one lighter for thin walls, and the slide bar for a slide fit', () => {
