@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { constants } from 'node:zlib'
 import compression from 'compression'
 import packedStatic from 'express-static-gzip'
 import express, { type Express } from 'express'
@@ -14,6 +13,7 @@ import { knownCallers } from './http/callers'
 import { answerError, noRoute } from './http/errors'
 import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
+import { QUALITY } from './http/packed'
 import { handler } from './http/route'
 import { open, SESSION_ROUTES, signIn } from './http/sign-in'
 import { routes } from './resources'
@@ -50,8 +50,8 @@ export function makeApp(
       strictTransportSecurity: false,
     }),
   )
-  // Tighter packing of an answer saves a few hundred bytes and costs milliseconds; the screens are packed at the build.
-  app.use(compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } }))
+  // What is not packed at once; the screens are packed at the build.
+  app.use(compression({ brotli: { params: QUALITY } }))
   app.use(
     pinoHttp({
       logger: log,

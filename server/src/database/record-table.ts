@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Db } from './db'
-import { rowsOf, type Row } from './rows'
+import { blankOf, rowsOf, type Row } from './rows'
 import { nextStamp } from './stamps'
 
 /** What every stored record has. */
@@ -30,6 +30,9 @@ export class Misplaced extends Error {
 /** How a field is kept in its column; an optional one that was not said is not there when it is read either. */
 export type FieldKind = 'plain' | 'flag' | 'json' | 'optional' | 'optional json'
 
+/** How each of some fields is read from a row. */
+type Readers<More> = { [Field in keyof More]: (row: Row) => More[Field] }
+
 export interface RecordTable<T extends Stored> {
   get(id: string): T | undefined
   /**
@@ -47,6 +50,8 @@ export interface RecordTable<T extends Stored> {
   list(where?: string, parameters?: Record<string, unknown>): T[]
   /** Turns a row of this table into its record. */
   fromRow(row: Row): T
+  /** The same with fields that are read from other columns of the row. */
+  readingWith<More extends object>(more: Readers<More>): (row: Row) => T & More
   /** The record of a row as JSON. What is stored as JSON goes through as it is: to read and write it takes longer than to find it. */
   textOf(row: Row): string
 }
@@ -92,17 +97,33 @@ export function recordTable<T extends Stored>(
   })
   // Settled once: a list of a hundred records asks for each of its fields.
   const readers = kinds.map(([field, kind, column]) => ({ field, column, ...READ[kind] }))
-  const fromRow = (row: Row): T => {
-    const record: Record<string, unknown> = { id: row['id'], version: row['version'] }
-    for (const { field, column, optional, read } of readers) {
-      const value = row[column]
-      if (optional && value === null) continue
-      record[field] = read ? read(value) : value
+  const always = readers.flatMap(({ field, optional }) => (optional ? [] : field))
+  const readingWith = <More extends object>(more: Readers<More>): ((row: Row) => T & More) => {
+    const others = Object.entries(more) as [string, (row: Row) => unknown][]
+    const blank = blankOf([
+      'id',
+      'version',
+      ...always,
+      'createdAt',
+      'updatedAt',
+      ...others.map(([field]) => field),
+    ])
+    return (row) => {
+      const record = { ...blank }
+      record['id'] = row['id']
+      record['version'] = row['version']
+      for (const { field, column, optional, read } of readers) {
+        const value = row[column]
+        if (optional && value === null) continue
+        record[field] = read ? read(value) : value
+      }
+      record['createdAt'] = row['created_at']
+      record['updatedAt'] = row['updated_at']
+      for (const [field, read] of others) record[field] = read(row)
+      return record as unknown as T & More
     }
-    record['createdAt'] = row['created_at']
-    record['updatedAt'] = row['updated_at']
-    return record as unknown as T
   }
+  const fromRow = readingWith({})
   const named = [['id', 'plain', 'id'], ['version', 'plain', 'version'], ...kinds, ...STAMPS] as const
   const textOf = (row: Row): string => {
     const parts = named.flatMap(([field, kind, column]) => {
@@ -123,6 +144,7 @@ export function recordTable<T extends Stored>(
   return {
     get,
     fromRow,
+    readingWith,
     textOf,
     list: (where = '1', parameters = {}) =>
       rowsOf(db.prepare(`SELECT * FROM ${table} WHERE ${where}`))(parameters).map(fromRow),

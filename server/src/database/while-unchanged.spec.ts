@@ -24,3 +24,14 @@ it('is found out once, and anew when something was stored here or beside', () =>
   beside.db.close()
   expect([count(), count(), times]).toEqual([2, 2, 3])
 })
+
+it('is found out for each thing it is asked about', () => {
+  const { db } = bed.practice
+  const asked: string[] = []
+  const told = whileUnchanged(db, (day: string) => {
+    asked.push(day)
+    return day.length
+  })
+  expect([told('Monday'), told('Monday'), told('Tuesday'), told('Monday')]).toEqual([6, 6, 7, 6])
+  expect(asked).toEqual(['Monday', 'Tuesday', 'Monday'])
+})

@@ -3,6 +3,7 @@ import type * as z from 'zod'
 import { checkStillThere } from '../database/faults'
 import type { Practice } from '../practice'
 import { Busy, read } from './door'
+import { sendJson } from './packed'
 
 /** What a route has at hand. */
 export interface RouteContext<Body = unknown> {
@@ -82,6 +83,6 @@ export const handler =
     }
     const body = route.body && !route.streams ? read(route.body, request.body) : undefined
     const answer = await route.run({ practice, dataFolder, request, response, body })
-    if (answer instanceof AsJson) response.type('json').send(answer.text)
-    else if (answer !== undefined) response.json(answer)
+    if (answer !== undefined)
+      sendJson(request, response, answer instanceof AsJson ? answer.text : JSON.stringify(answer))
   }

@@ -46,6 +46,33 @@ describe('plan', () => {
   })
 })
 
+describe('answers', () => {
+  const plan = (encoding: string) =>
+    api().post('/api/plan').set('accept-encoding', encoding).send({ foot: FOOT, shoe: SHOE, workshop: {} })
+
+  it('are packed as the other side takes them, and say the same', async () => {
+    const plain = await plan('identity').expect(200)
+    expect(plain.headers['content-encoding']).toBeUndefined()
+    for (const encoding of ['br', 'gzip']) {
+      const packed = await plan(encoding).expect(200)
+      expect(packed.headers['content-encoding']).toBe(encoding)
+      expect(packed.headers['content-type']).toContain('application/json')
+      expect(packed.headers['vary']).toContain('Accept-Encoding')
+      expect(packed.body).toEqual(plain.body)
+    }
+    const size = ({ headers }: typeof plain) => Number(headers['content-length'])
+    expect(size(await plan('br, gzip'))).toBeLessThan(size(plain) / 3)
+  })
+
+  it('too short to be packed go as they are, and those that hold much are still packed', async () => {
+    const short = await api().get('/api/horses').set('accept-encoding', 'br').expect(200)
+    expect(short.headers['content-encoding']).toBeUndefined()
+    const whole = await api().get('/api/openapi.json').set('accept-encoding', 'br').expect(200)
+    expect(whole.headers['content-encoding']).toBe('br')
+    expect(JSON.stringify(whole.body).length).toBeGreaterThan(128_000)
+  })
+})
+
 describe('the screens', () => {
   it('are sent as the build packed them; scripts are kept, pages asked for again and guarded', async () => {
     const script = 'chunk-Ab_9-xYz.js'

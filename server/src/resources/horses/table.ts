@@ -44,13 +44,11 @@ export function horses(db: Db) {
     },
     { search: (horse) => fold(`${horse.name} ${horse.work} ${horse.place} ${horse.animal}`) },
   )
-  // Onto the record that was just made: to copy each of a hundred takes longer than to read it.
-  const summary = (row: Row): HorseSummary =>
-    Object.assign(table.fromRow(row), {
-      ownerName: (row['owner_name'] as string | null) ?? '',
-      lastVisit: row['last_visit'] as string | null,
-      due: row['due'] as string | null,
-    })
+  const summary = table.readingWith<Omit<HorseSummary, keyof Horse>>({
+    ownerName: (row) => (row['owner_name'] as string | null) ?? '',
+    lastVisit: (row) => row['last_visit'] as string | null,
+    due: (row) => row['due'] as string | null,
+  })
   const all = (sql: string, parameters: object) => rowsOf(db.prepare(sql))(parameters)
   // The open visits are few: looked for first, or all horses would be gone through for theirs.
   const seenOn = rowsOf(
@@ -72,16 +70,14 @@ export function horses(db: Db) {
        SELECT h.due FROM (SELECT DISTINCT horse_id FROM (${SEEN})) s CROSS JOIN horses h ON h.id = s.horse_id
        WHERE h.archived = 0)
      SELECT
+       (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
+       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns,
        (SELECT count(*) FROM horses WHERE archived = 0 AND due < @date)
          - (SELECT count(*) FROM seen WHERE due < @date) AS overdue,
        (SELECT count(*) FROM horses WHERE archived = 0 AND due BETWEEN @date AND date(@date, '+7 days'))
          - (SELECT count(*) FROM seen WHERE due BETWEEN @date AND date(@date, '+7 days')) AS due`,
   )
-  const allCounts = db.prepare(
-    `SELECT (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
-       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns`,
-  )
-  const keptInAll = whileUnchanged(db, () => allCounts.get() as Pick<Round['counts'], 'horses' | 'patterns'>)
+  const counted = whileUnchanged(db, (date: string) => countsOn.get({ date }) as Round['counts'])
 
   return {
     ...table,
@@ -143,16 +139,12 @@ export function horses(db: Db) {
         }
       })
       const listed = waitingOn({ date }).map(summary)
-      const counts = {
-        ...keptInAll(),
-        ...(countsOn.get({ date }) as Pick<Round['counts'], 'overdue' | 'due'>),
-      }
       return {
         date,
         overdue: listed.filter((horse) => horse.due! < date),
         due: listed.filter((horse) => horse.due! >= date),
         seen,
-        counts,
+        counts: counted(date),
       }
     },
   }
