@@ -14,6 +14,7 @@ import { answerError, noRoute } from './http/errors'
 import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
 import { QUALITY } from './http/packed'
+import { POLICY, withoutPageGuards } from './http/page-guards'
 import { handler } from './http/route'
 import { open, SESSION_ROUTES, signIn } from './http/sign-in'
 import { routes } from './resources'
@@ -100,20 +101,7 @@ export function makeApp(
   return app
 }
 
-const POLICY = 'Content-Security-Policy'
 const SCRIPTS = "script-src 'self'"
-
-/** Guards that mean something for a page only; a script, a style or a font is the smaller without them. */
-const OF_PAGES = [
-  POLICY,
-  'Cross-Origin-Opener-Policy',
-  'Origin-Agent-Cluster',
-  'X-DNS-Prefetch-Control',
-  'X-Download-Options',
-  'X-Frame-Options',
-  'X-Permitted-Cross-Domain-Policies',
-  'X-XSS-Protection',
-]
 
 /** Files are sent as the build packed them. Those with a hash in their name may be kept for ever; the page that names them must be asked for each time. */
 function serveScreens(app: Express, folder: string): void {
@@ -133,7 +121,7 @@ function serveScreens(app: Express, folder: string): void {
           response.setHeader('Cache-Control', lasting ? 'public, max-age=31536000, immutable' : 'no-cache')
           // A drawing can be opened as a page, and a worker is guarded by its own answer.
           const asPage = /\.svg|[\\/]worker-/.test(path)
-          if (lasting && !asPage) for (const name of OF_PAGES) response.removeHeader(name)
+          if (lasting && !asPage) withoutPageGuards(response)
           // Decoders of packed radiographs are wasm. They run in a worker, and nowhere else is wasm let in.
           if (/[\\/]worker-/.test(path))
             response.setHeader(

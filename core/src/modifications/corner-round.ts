@@ -25,10 +25,10 @@ const LEAST_WAY = 1 / 8
 const MOST_WAY = 1 / 4
 
 /** How near the place where a round touches is found, mm. */
-const EXACT = 1e-4
+const EXACT = 1e-3
 
 /** Halvings of a step along the rim that find it as near. */
-const HALVINGS = 20
+const HALVINGS = 12
 
 /** Steps a round is drawn in, radians. */
 const STEP = 0.1

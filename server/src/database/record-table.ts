@@ -99,7 +99,7 @@ export function recordTable<T extends Stored>(
   const readers = kinds.map(([field, kind, column]) => ({ field, column, ...READ[kind] }))
   const always = readers.flatMap(({ field, optional }) => (optional ? [] : field))
   const readingWith = <More extends object>(more: Readers<More>): ((row: Row) => T & More) => {
-    const others = Object.entries(more) as [string, (row: Row) => unknown][]
+    const others = Object.entries<(row: Row) => unknown>(more)
     const blank = blankOf([
       'id',
       'version',

@@ -1,5 +1,6 @@
 import type { Request, Response } from 'express'
 import { brotliCompressSync, constants } from 'node:zlib'
+import { withoutPageGuards } from './page-guards'
 
 /** Tighter packing of an answer saves a few hundred bytes and costs milliseconds. */
 export const QUALITY = { [constants.BROTLI_PARAM_QUALITY]: 2 }
@@ -13,6 +14,7 @@ const AT_ONCE = [1_024, 128_000] as const
  */
 export function sendJson(request: Request, response: Response, text: string): void {
   response.type('json')
+  withoutPageGuards(response)
   const [least, most] = AT_ONCE
   if (text.length < least || text.length > most || request.acceptsEncodings('br', 'gzip') !== 'br') {
     response.send(text)

@@ -58,6 +58,8 @@ describe('answers', () => {
       expect(packed.headers['content-encoding']).toBe(encoding)
       expect(packed.headers['content-type']).toContain('application/json')
       expect(packed.headers['vary']).toContain('Accept-Encoding')
+      expect(packed.headers['x-content-type-options']).toBe('nosniff')
+      expect(packed.headers['content-security-policy']).toBeUndefined()
       expect(packed.body).toEqual(plain.body)
     }
     const size = ({ headers }: typeof plain) => Number(headers['content-length'])

@@ -9,7 +9,7 @@ import {
 } from '@crescent/core'
 import type { Db } from '../../database/db'
 import { recordTable } from '../../database/record-table'
-import { rowsOf, type Row } from '../../database/rows'
+import { rowsOf } from '../../database/rows'
 import { whileUnchanged } from '../../database/while-unchanged'
 import { fold, wordsOf } from '../../database/search'
 
