@@ -164,6 +164,8 @@ test('the camera of this machine: refused it says so, allowed it shows what it s
   await page.reload()
   await view(page).click()
   await camera.click()
+  // Its colours change once the camera shows something.
+  await expect(take).toBeEnabled()
   await expectAccessible(page)
   await take.click()
   await expect(page.getByRole('button', { name: /^Sole, / })).toHaveCount(1)
