@@ -75,6 +75,7 @@ describe('a pattern as a file', () => {
   it.each([
     [{ format: 'other' }, 'no pattern of Crescent'],
     [{ formatVersion: 2 }, 'form 2; form 1 is read'],
+    [{ formatVersion: { toString: false } }, 'a form nobody knows; form 1 is read'],
     [{ foot: { ...FOOT, width: 4 } }, 'foot.width'],
     [{ shoe: { ...SHOE, modifications: [{ kind: 'wings' }] } }, 'wings'],
   ])('that is none is refused, and nothing changes: %o', async (change, said) => {

@@ -11,13 +11,17 @@ import { BadRequest, read } from '../../http/door'
 export function readFile(file: Record<string, unknown>): PatternFile {
   if (file['format'] !== 'crescent-pattern')
     throw new BadRequest([{ path: 'file.format', message: 'This file is no pattern of Crescent' }])
-  if (file['formatVersion'] !== PATTERN_FILE_VERSION)
+  const form = file['formatVersion']
+  if (form !== PATTERN_FILE_VERSION) {
+    // Whoever sends it may have written anything there, an object that cannot be made a text among it.
+    const written = typeof form === 'number' ? `form ${form}` : 'a form nobody knows'
     throw new BadRequest([
       {
         path: 'file.formatVersion',
-        message: `This pattern was written in form ${String(file['formatVersion'])}; form ${PATTERN_FILE_VERSION} is read here`,
+        message: `This pattern was written in ${written}; form ${PATTERN_FILE_VERSION} is read here`,
       },
     ])
+  }
   const pattern = read(patternFileSchema, file)
   // What could not be made is no pattern.
   planShoe(pattern.foot, pattern.shoe, pattern.workshop)
