@@ -70,14 +70,21 @@ export function horses(db: Db) {
        SELECT h.due FROM (SELECT DISTINCT horse_id FROM (${SEEN})) s CROSS JOIN horses h ON h.id = s.horse_id
        WHERE h.archived = 0)
      SELECT
-       (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
-       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns,
        (SELECT count(*) FROM horses WHERE archived = 0 AND due < @date)
          - (SELECT count(*) FROM seen WHERE due < @date) AS overdue,
        (SELECT count(*) FROM horses WHERE archived = 0 AND due BETWEEN @date AND date(@date, '+7 days'))
          - (SELECT count(*) FROM seen WHERE due BETWEEN @date AND date(@date, '+7 days')) AS due`,
   )
-  const counted = whileUnchanged(db, (date: string) => countsOn.get({ date }) as Round['counts'])
+  const countedOn = whileUnchanged(
+    db,
+    (date: string) => countsOn.get({ date }) as Pick<Round['counts'], 'overdue' | 'due'>,
+  )
+  const allCounts = db.prepare(
+    `SELECT (SELECT count(*) FROM horses WHERE archived = 0) AS horses,
+       (SELECT count(*) FROM patterns WHERE archived = 0) AS patterns`,
+  )
+  // Apart from those of a day: who leafs through the days does not count these anew.
+  const keptInAll = whileUnchanged(db, () => allCounts.get() as Pick<Round['counts'], 'horses' | 'patterns'>)
 
   return {
     ...table,
@@ -144,7 +151,7 @@ export function horses(db: Db) {
         overdue: listed.filter((horse) => horse.due! < date),
         due: listed.filter((horse) => horse.due! >= date),
         seen,
-        counts: counted(date),
+        counts: { ...keptInAll(), ...countedOn(date) },
       }
     },
   }
