@@ -1,6 +1,6 @@
 import { parseLength } from '@crescent/core'
 import sharp from 'sharp'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { PHOTO_TAPS } from '@crescent/core/photographs'
 import {
   expect,
@@ -22,8 +22,14 @@ async function opened(page: Page) {
   const dialog = page.getByRole('dialog', { name: 'Outline from a photograph' })
   await dialog.getByLabel('Choose a photograph').setInputFiles((await made).file)
   await expect(dialog.getByTestId('card-seen')).toContainText('4 of 4 marks found')
-  return { dialog, sheet: dialog.getByTestId('picture-sheet'), ask: dialog.getByTestId('photo-ask') }
+  return partsOf(dialog)
 }
+
+const partsOf = (dialog: Locator) => ({
+  dialog,
+  sheet: dialog.getByTestId('picture-sheet'),
+  ask: dialog.getByTestId('photo-ask'),
+})
 
 test('a photograph of the sole becomes the foot: card, seven taps, the line mended, the outline taken', async ({
   page,
@@ -109,6 +115,46 @@ test('a photograph of the sole becomes the foot: card, seven taps, the line mend
   expect(Math.abs((frog.ok ? frog.mm : 0) - truth.foot.length / 2)).toBeLessThan(truth.foot.length / 15)
   await page.getByRole('group', { name: 'View' }).getByRole('button', { name: 'Photos' }).click()
   await expect(page.getByRole('button', { name: /^Sole, / })).toHaveCount(1)
+})
+
+test('the page is reloaded half way: the photograph is there, with what was tapped on it', async ({
+  page,
+  open,
+}) => {
+  await open('/round')
+  await openBench(page, 'Fallow')
+  const { truth } = await made
+  const tap = async (
+    taps: readonly (typeof PHOTO_TAPS)[number][],
+    { sheet, ask }: ReturnType<typeof partsOf>,
+  ) => {
+    for (const { key, ask: words } of taps) {
+      await expect(ask).toHaveText(words)
+      const { x, y } = await onScreen(sheet, truth.taps[key])
+      await page.mouse.click(x, y)
+    }
+  }
+  const first = await opened(page)
+  await tap(PHOTO_TAPS.slice(0, 4), first)
+  await expect(first.ask).toHaveText(PHOTO_TAPS[4]!.ask)
+  // What was tapped last is put away in a moment; no sign of it is wanted on the screen.
+  await page.waitForTimeout(600)
+  await page.reload()
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Outline from a photograph' })
+  const begun = dialog.getByRole('group', { name: 'A photograph that was begun' })
+  await expect(begun).toContainText(/\(\d\d:\d\d\)/)
+  await expectAccessible(page)
+  await begun.getByRole('button', { name: 'Go on with it' }).click()
+  await tap(PHOTO_TAPS.slice(4), partsOf(dialog))
+  await expect(dialog.getByTestId('outline-measures')).toContainText('Width')
+  await dialog.getByRole('button', { name: 'Take this outline' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByTestId('traced')).toContainText('The outline is traced')
+  // It is done with: nothing is offered any more.
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  await expect(dialog.getByText('Lay the printed scale card')).toBeVisible()
+  await expect(begun).toHaveCount(0)
 })
 
 test('by keys alone: the cross is moved, Enter sets each place', async ({ page, open }) => {

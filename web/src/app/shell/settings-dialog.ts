@@ -100,6 +100,8 @@ export class SettingsDialog {
   protected readonly sending = signal<number | undefined>(undefined)
   private importing: Subscription | undefined
   protected readonly said = signal<{ text: string; bad: boolean } | undefined>(undefined)
+  /** The server has all of it, and is not through with it. */
+  protected readonly allSent = computed(() => this.sending() === 1)
   protected readonly percent = computed(() => Math.round((this.sending() ?? 0) * 100))
   protected readonly card = computed(() => CARD_WIDTH * this.settings().pixelsPerMm)
   protected readonly cardHeight = computed(() => 53.98 * this.settings().pixelsPerMm)

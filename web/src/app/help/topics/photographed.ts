@@ -22,7 +22,7 @@ export const photographed: HelpTopic = {
       picture: word('buttress'),
     },
     {
-      text: 'Pull the line where it is wrong; a tap puts in one more knot, Delete takes one away, Undo takes back. The marks’ own error says that card and picture are sound, not that the foot lay level with the card.',
+      text: 'Pull the line where it is wrong; a tap puts in one more knot, Delete takes one away, Undo takes back. A photograph whose outline was not taken stays in this browser with all that was tapped, and is offered again for the same foot at the same visit. The marks’ own error says that card and picture are sound, not that the foot lay level with the card.',
     },
     {
       text: 'Of a shoe on the anvil the seven places are tapped along the middle of its web. Both rims are followed; the line between them is the shape, written down in Try as points. Whichever face was up, it is laid as on the foot.',

@@ -18,6 +18,12 @@ export class HandLine {
     this.knots.set(knots)
   }
 
+  /** The line a hand drew before, in place of the one that was followed. */
+  draw(knots: readonly Vec[]): void {
+    this.hold()
+    this.knots.set(knots)
+  }
+
   /** Takes hold of a knot: what it was is kept once for the whole pull. */
   hold(): void {
     this.past.update((past) => [...past.slice(-KEPT), this.knots()])
@@ -29,13 +35,11 @@ export class HandLine {
 
   /** Puts a knot in where the line is nearest to a place. */
   add(place: Vec): void {
-    this.hold()
-    this.knots.set(withKnot(this.knots(), place).knots)
+    this.draw(withKnot(this.knots(), place).knots)
   }
 
   remove(at: number): void {
-    this.hold()
-    this.knots.set(withoutKnot(this.knots(), at))
+    this.draw(withoutKnot(this.knots(), at))
   }
 
   /** @returns whether there was anything to take back */

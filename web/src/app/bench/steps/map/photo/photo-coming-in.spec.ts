@@ -60,9 +60,16 @@ const png = Uint8Array.from(
 )
 const photo = () => new File([png], 'foot.png')
 const tapAll = async () => {
-  for (const { key } of PHOTO_TAPS) {
-    expect(coming.next()!.key).toBe(key)
-    await coming.tap(pixel(round(AT[key])))
+  expect(coming.next()!.key).toBe(PHOTO_TAPS[0]!.key)
+  await tapRest()
+}
+/** Taps what is asked for, until nothing is. */
+const tapRest = async () => {
+  const tapped = new Set<string>()
+  for (let next = coming.next(); next; next = coming.next()) {
+    expect(tapped).not.toContain(next.key)
+    tapped.add(next.key)
+    await coming.tap(pixel(round(AT[next.key as keyof typeof AT])))
   }
 }
 
@@ -146,6 +153,33 @@ describe('a photograph that comes in', () => {
     for (let i = 0; i < 3; i++) await coming.undo()
     expect(coming.knots()).toEqual(before)
     expect(coming.canUndo()).toBe(false)
+  })
+
+  it('is gone on with as it was left: its marks, and the line as a hand drew it, which can be taken back', async () => {
+    await coming.take(photo())
+    for (const { key } of PHOTO_TAPS.slice(0, 4)) await coming.tap(pixel(round(AT[key])))
+    const half = coming.marked()
+    await tapRest()
+    coming.setSole('frogApex', pixel([0, 20]))
+    const followed = coming.knots()
+    coming.hold()
+    coming.pull(5, [0, 0])
+    await coming.letGo()
+    const left = coming.marked()
+    await coming.scaleBy('length')
+    asked = []
+
+    await coming.resume(photo(), half)
+    expect(coming.by()).toBe('square')
+    expect(coming.next()!.key).toBe(PHOTO_TAPS[4]!.key)
+    expect(asked.map((one) => one.do)).toEqual(['open', 'card'])
+    await coming.resume(photo(), left)
+    expect(asked.at(-1)).toMatchObject({ do: 'trace' })
+    expect(coming.knots()[5]).toEqual([-200, 150])
+    expect(coming.soleFigures().frogApex).toBeGreaterThan(10)
+    expect(coming.marked()).toEqual(left)
+    await coming.undo()
+    expect(coming.knots()).toEqual(followed)
   })
 
   it('of a shoe is the middle of its web, turned over where its other face was up; no foot is made of it', async () => {

@@ -35,6 +35,17 @@ import { PhotoTracer } from './photo-tracer'
 /** How the scale is known: by one of the printed cards, or by a length in the picture. */
 export type ScaleBy = Card['key'] | 'length'
 
+/** What is said and marked of a photograph, so that it can be gone on with. */
+export interface MarkedPhoto {
+  by: ScaleBy
+  height: number
+  known: number | undefined
+  taps: Partial<Record<PhotoPlace, Vec>>
+  sole: Partial<Record<SolePlace, Vec>>
+  /** The line as a hand drew it, mm in the plane of the foot; none where it is as it was followed. */
+  drawn: readonly Vec[]
+}
+
 /** A photograph on its way to an outline, or to the shape of a shoe: its scale, its taps, the line that was followed, the hand that mends it. */
 @Injectable()
 export class PhotoComingIn implements OnDestroy {
@@ -42,11 +53,11 @@ export class PhotoComingIn implements OnDestroy {
   private readonly tracer = inject(PhotoTracer)
   private focal35: number | undefined
   private asked = 0
-  private name = ''
-  private practised = false
 
   /** What is photographed: a sole, or a shoe on the anvil. */
   readonly object = signal<'foot' | 'shoe'>('foot')
+  /** The photograph that was taken; none while there is only one to practise on. */
+  readonly file = signal<File | undefined>(undefined)
   readonly url = signal<string | undefined>(undefined)
   readonly size = signal<{ width: number; height: number } | undefined>(undefined)
   readonly by = signal<ScaleBy>('square')
@@ -70,6 +81,10 @@ export class PhotoComingIn implements OnDestroy {
   readonly canUndo = this.hand.canUndo
   readonly placed = signal<PlacedOutline | undefined>(undefined)
 
+  readonly marked = computed((): MarkedPhoto => ({
+    ...{ by: this.by(), height: this.height(), known: this.known(), taps: this.taps(), sole: this.sole() },
+    drawn: this.canUndo() ? this.knots() : [],
+  }))
   readonly places = computed(() => placesAsked(this.object(), this.by() === 'length'))
   /** What is tapped next; nothing when all are set. */
   readonly next = computed((): AskedPlace | undefined => this.places().find(({ key }) => !this.taps()[key]))
@@ -102,12 +117,26 @@ export class PhotoComingIn implements OnDestroy {
     this.forget()
   }
 
-  /** Takes a photograph: looked at before it is unpacked, then opened, then its card is looked for. */
   async take(file: File, practised = false): Promise<void> {
-    this.forget()
-    this.name = file.name
-    this.practised = practised
     this.startOver()
+    await this.open(file, practised)
+  }
+
+  /** Goes on with one that was begun before: its marks stand again, and its edge is followed anew. */
+  async resume(file: File, { by, height, known, taps, sole, drawn }: MarkedPhoto): Promise<void> {
+    this.startOver()
+    this.by.set(by)
+    this.height.set(height)
+    this.known.set(known)
+    this.taps.set(taps)
+    this.sole.set(sole)
+    await this.open(file)
+    if (this.url() && !this.next()) await this.trace(false, drawn)
+  }
+
+  /** Looked at before it is unpacked, then opened, then its card is looked for. */
+  private async open(file: File, practised = false): Promise<void> {
+    this.forget()
     this.seen.set(undefined)
     this.size.set(undefined)
     await this.told('Reading the photograph', async () => {
@@ -116,6 +145,7 @@ export class PhotoComingIn implements OnDestroy {
       this.focal35 = head.focal35
       const opened = await this.tracer.ask({ do: 'open', file })
       if (!opened.ok) return opened.problem
+      this.file.set(practised ? undefined : file)
       this.url.set(URL.createObjectURL(file))
       this.size.set({ width: opened.width, height: opened.height })
       return this.lookForCard()
@@ -253,8 +283,11 @@ export class PhotoComingIn implements OnDestroy {
     return seen.ok ? '' : seen.problem
   }
 
-  /** @param scaled only scale or height changed: what a hand drew stays where it was seen */
-  private async trace(scaled = false): Promise<void> {
+  /**
+   * @param scaled only scale or height changed: what a hand drew stays where it was seen
+   * @param drawn what a hand drew before, in the same plane
+   */
+  private async trace(scaled = false, drawn: readonly Vec[] = []): Promise<void> {
     const long = this.known()
     const length = this.by() === 'length'
     if (length ? long === undefined : !this.seen()) return
@@ -283,6 +316,7 @@ export class PhotoComingIn implements OnDestroy {
           ? middleOfWeb(traced.outline, traced.inner)
           : knotsOf(traced.outline, placeAt(traced.view, this.tapped().medialHeel)),
       )
+      if (drawn.length > 0) this.hand.draw(drawn)
       return ''
     })
     if (this.traced()) await this.place()
@@ -306,7 +340,8 @@ export class PhotoComingIn implements OnDestroy {
   /** The photograph to be kept, as from straight above, with the places that were tapped; nothing of one to practise on. */
   async kept(): Promise<NewPicture | undefined> {
     const traced = this.traced()
-    if (!traced || this.practised) return undefined
+    const taken = this.file()
+    if (!traced || !taken) return undefined
     const { view, outline } = traced
     const heel = (key: 'lateralHeel' | 'medialHeel'): Vec => placeAt(view, this.tapped()[key])
     const heels = [heel('lateralHeel'), heel('medialHeel')] as const
@@ -321,7 +356,7 @@ export class PhotoComingIn implements OnDestroy {
         [...inAbove(frame, placeAt(view, at))].map((pixel) => Math.max(0, pixel)),
       ])
       picture = {
-        ...{ file, width, height, name: this.name, mmPerPixel: frame.mmPerPixel },
+        ...{ file, width, height, name: taken.name, mmPerPixel: frame.mmPerPixel },
         kind: this.object() === 'shoe' ? 'shoe' : 'sole',
         marks: Object.fromEntries(marks) as NewPicture['marks'],
       }
@@ -341,6 +376,7 @@ export class PhotoComingIn implements OnDestroy {
     const url = this.url()
     if (url) URL.revokeObjectURL(url)
     this.url.set(undefined)
+    this.file.set(undefined)
   }
 
   private async told(doing: string, work: () => Promise<string>): Promise<void> {

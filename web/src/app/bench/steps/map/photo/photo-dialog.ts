@@ -13,10 +13,12 @@ import { MatIcon } from '@angular/material/icon'
 import type { TracedFoot, Vec } from '@crescent/core'
 import { CARDS, PRINTED_LINE, seenAt } from '@crescent/core/photographs'
 import { Store } from '@ngrx/store'
+import { format, formatISO } from 'date-fns'
 import { CameraButton } from '../../../../common/camera-button'
 import { FileButton } from '../../../../common/file-button'
 import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
 import { OneOf } from '../../../../common/one-of'
+import { shortDay, today } from '../../../../common/today'
 import { FigureText } from '../../../../drawing/figure-text'
 import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
 import { CardPicture } from '../../../../help/card-picture'
@@ -29,6 +31,7 @@ import { PHOTOGRAPH_FILES } from './pack-photograph'
 import { PhotoComingIn, type ScaleBy } from './photo-coming-in'
 import { SOLE_PLACES, type PhotoPlace, type SoleFigures, type SolePlace } from './photo-places'
 import { PhotoTracer } from './photo-tracer'
+import { UnfinishedPhoto } from './unfinished-photo'
 
 const SCALES: readonly { key: ScaleBy; label: string }[] = [
   ...CARDS.map(({ key, label }) => ({ key, label })),
@@ -78,7 +81,7 @@ export type FromPhoto = { foot: TracedFoot; figures: SoleFigures } | { shape: re
     OutlineMeasures,
     PictureSheet,
   ],
-  providers: [PhotoComingIn, PhotoTracer],
+  providers: [PhotoComingIn, PhotoTracer, UnfinishedPhoto],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photo-dialog.html',
   styleUrl: './photo-dialog.scss',
@@ -86,6 +89,7 @@ export type FromPhoto = { foot: TracedFoot; figures: SoleFigures } | { shape: re
 })
 export class PhotoDialog {
   protected readonly coming = inject(PhotoComingIn)
+  protected readonly unfinished = inject(UnfinishedPhoto)
   protected readonly text = inject(FigureText)
   private readonly store = inject(Store)
   private readonly dialog = inject<MatDialogRef<PhotoDialog, FromPhoto>>(MatDialogRef)
@@ -175,10 +179,17 @@ export class PhotoDialog {
     this.coming.object.set(this.object)
     this.coming.line.set(this.printed() ?? PRINTED_LINE)
     onlyEscapeCloses(this.dialog)
+    void this.unfinished.look()
   }
 
   protected async choose(file: File | undefined): Promise<void> {
     if (file) await this.coming.take(file)
+  }
+
+  /** When a photograph was begun: `14:05`, with its day where that is not today. */
+  protected begun(at: number): string {
+    const day = formatISO(at, { representation: 'date' })
+    return (day === today() ? '' : `${shortDay(day)}, `) + format(at, 'HH:mm')
   }
 
   protected async paste({ clipboardData }: ClipboardEvent): Promise<void> {
@@ -276,6 +287,7 @@ export class PhotoDialog {
     const [foot, of] = [this.coming.foot(), this.kept.foot()]
     const picture = await this.coming.kept()
     if (picture && of) void this.kept.putAside(picture, of)
+    void this.unfinished.throwAway()
     this.dialog.close(foot ? { foot, figures: this.coming.soleFigures() } : { shape: this.coming.shape() })
   }
 }
