@@ -136,7 +136,7 @@ test('the page is reloaded half way: the photograph is there, with what was tapp
   }
   const first = await opened(page)
   await tap(PHOTO_TAPS.slice(0, 4), first)
-  await expect(first.ask).toHaveText(PHOTO_TAPS[4]!.ask)
+  await expect(first.ask).toHaveText(PHOTO_TAPS[4].ask)
   // What was tapped last is put away in a moment; no sign of it is wanted on the screen.
   await page.waitForTimeout(600)
   await page.reload()

@@ -60,7 +60,7 @@ const png = Uint8Array.from(
 )
 const photo = () => new File([png], 'foot.png')
 const tapAll = async () => {
-  expect(coming.next()!.key).toBe(PHOTO_TAPS[0]!.key)
+  expect(coming.next()!.key).toBe(PHOTO_TAPS[0].key)
   await tapRest()
 }
 /** Taps what is asked for, until nothing is. */
@@ -171,7 +171,7 @@ describe('a photograph that comes in', () => {
 
     await coming.resume(photo(), half)
     expect(coming.by()).toBe('square')
-    expect(coming.next()!.key).toBe(PHOTO_TAPS[4]!.key)
+    expect(coming.next()!.key).toBe(PHOTO_TAPS[4].key)
     expect(asked.map((one) => one.do)).toEqual(['open', 'card'])
     await coming.resume(photo(), left)
     expect(asked.at(-1)).toMatchObject({ do: 'trace' })
