@@ -7,6 +7,7 @@ import { footCautions } from './foot-cautions'
 import { ironCautions } from './iron-cautions'
 import { mouldedCautions } from './moulded-cautions'
 import { nailCautions } from './nail-cautions'
+import { nailFlightCautions } from './nail-flight-cautions'
 import { sizeCautions } from './size-cautions'
 import { togetherCautions } from './together-cautions'
 
@@ -15,6 +16,7 @@ const RULES: readonly CautionRule[] = [
   ({ chosen }) => [...chosen],
   togetherCautions,
   coverCautions,
+  nailFlightCautions,
   nailCautions,
   footCautions,
   balanceCautions,

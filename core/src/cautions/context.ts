@@ -43,3 +43,12 @@ export interface CautionContext {
 
 /** A rule looks at the plan and says what may go wrong. */
 export type CautionRule = (context: CautionContext) => Caution[]
+
+/** One thing that may go wrong; nothing where it does not. */
+export type OneCaution = (context: CautionContext) => Caution | undefined
+
+/** Several of them as one rule, said in their order. */
+export const ruleOf =
+  (...each: readonly OneCaution[]): CautionRule =>
+  (context) =>
+    each.flatMap((one) => one(context) ?? [])

@@ -2,6 +2,7 @@ import type { Caution } from '../notices/caution'
 import { length, told } from '../notices/told'
 import { bends } from '../terms/size-kinds'
 import type { CautionContext, CautionRule } from './context'
+import { namedNails } from './named-nails'
 
 /** Opened or closed by more than this a shoe loses its shape at the toe, mm (common practice, no source). */
 const FAR_OFF = 12
@@ -58,7 +59,7 @@ function insideLine({ nails }: CautionContext): Caution[] {
             holes.length === 1
               ? 'A hole inside the white line'
               : `${holes.length} holes inside the white line`,
-          text: `${holes.map(({ branch, number }) => `${branch === 'lateral' ? 'outer' : 'inner'} ${number}`).join(', ')}: a nail there would go into live tissue.`,
+          text: `${namedNails(holes)}: a nail there would go into live tissue.`,
           action: 'Leave them empty, or take another size.',
         },
       ]
