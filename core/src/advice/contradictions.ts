@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { Plan } from '../plan/plan'
 import type { ShoeInput } from '../records/shoe'
@@ -41,7 +41,7 @@ function undone(change: AdviceChange, shoe: ShoeInput, plan: Plan): string[] {
   }
   if (kind && !(shoe.modifications ?? []).some((one) => one.kind === kind))
     clauses.push(`${modification(kind)?.label.toLowerCase() ?? kind} is not on it`)
-  if (driven && !(['lateral', 'medial'] as const).every((half) => same(drivenIn(plan, half), driven[half])))
+  if (driven && !HALVES.every((half) => same(drivenIn(plan, half), driven[half])))
     clauses.push(
       `driven are outer ${list(drivenIn(plan, 'lateral'))} and inner ${list(drivenIn(plan, 'medial'))}`,
     )

@@ -5,6 +5,7 @@ import { pattern, anyBend, measured, furthest, madeUp } from '../testing/farrier
 import { bent } from './bend'
 import { bendPlan, TOLERANCE } from './bend-plan'
 import { branchLength, centrelineOf, type Centreline } from './centreline'
+import { HALVES } from '../terms/half'
 
 /** Made-up farriers that are tried here. */
 const CASES = 1000
@@ -22,7 +23,7 @@ describe('the fewest bends', () => {
   })
 
   it('undoes one bend with one bend, where it was made', () => {
-    for (const branch of ['lateral', 'medial'] as const)
+    for (const branch of HALVES)
       for (const fromToe of [30, 70, 110]) {
         const found = bendPlan(pattern, bent(pattern, { branch, fromToe, angle: -7 }))
         expect(found.bends).toHaveLength(1)
@@ -54,7 +55,7 @@ describe('the fewest bends', () => {
         const found = bendPlan(pattern, shape)
         if (found.bends.length < 2) return
         let nearest = Infinity
-        for (const branch of ['lateral', 'medial'] as const)
+        for (const branch of HALVES)
           for (let fromToe = 6; fromToe < branchLength(pattern, branch) - 24; fromToe += 8)
             for (let angle = -14; angle <= 14; angle += 1)
               nearest = Math.min(nearest, furthest5(bent(shape, { branch, fromToe, angle })))

@@ -1,8 +1,8 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { bent, heelMoves, type Bend } from './bend'
 import { handedness, type Centreline } from './centreline'
 import { isShaping, shapingBends } from './first-shaping'
-import { BOTH, goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
+import { goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
 import { asLongAs, bestAngles, furthestOff, laidOn, sampled, SAMPLES, targetOf, type Target } from './matched'
 
 /** What to bend, and what comes of it. */
@@ -76,7 +76,7 @@ export function bendPlan(
   pattern: Centreline,
   shape: Centreline,
   tolerance = TOLERANCE,
-  branches = BOTH,
+  branches: readonly Half[] = HALVES,
 ): BendPlan {
   if (handedness(pattern.points) < 0)
     return mirrored(bendPlan(inMirror(pattern), inMirror(shape), tolerance, branches))

@@ -4,6 +4,7 @@ import type { Vec } from '../geometry/vector'
 import { pattern, anyBend } from '../testing/farriers'
 import { bent, heelMoves, type Bend } from './bend'
 import { centrelineOf, pointAt, stationOf, type Centreline } from './centreline'
+import { HALVES } from '../terms/half'
 
 describe('a bend', () => {
   it('keeps the length of the bar, and moves nothing ahead of it', () => {
@@ -33,7 +34,7 @@ describe('a bend', () => {
   })
 
   it('opens outward on either branch, and moves the heel by its arm', () => {
-    for (const branch of ['lateral', 'medial'] as const) {
+    for (const branch of HALVES) {
       const bend: Bend = { branch, fromToe: 60, angle: 5 }
       const end = (line: Centreline) => line.points[branch === 'lateral' ? 0 : line.points.length - 1]!
       const outward = branch === 'lateral' ? 1 : -1

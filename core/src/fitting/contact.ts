@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { BRANCH_PARTS, CONTACT_MARKS, type BranchPart, type ContactMark } from '../terms/trying'
 
 /** A place of the shoe where its contact with the foot is read. */
@@ -10,7 +10,7 @@ export interface ContactPlace {
 }
 
 /** All of them, from the outer heel round the toe to the inner heel. */
-export const CONTACT_PLACES: readonly ContactPlace[] = (['lateral', 'medial'] as const).flatMap((branch) => {
+export const CONTACT_PLACES: readonly ContactPlace[] = HALVES.flatMap((branch) => {
   const places = BRANCH_PARTS.map((part): ContactPlace => ({
     key: `${branch} ${part}`,
     branch,

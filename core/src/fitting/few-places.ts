@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { bendColumn, product, sampled, wanting, withoutRigid, type Target } from './matched'
 import { branchLength, type Centreline } from './centreline'
 
@@ -27,11 +27,8 @@ const ONE_PLACE = 14
 /** Sets that go on to the next bend. */
 const KEPT = 24
 
-/** Either branch, the lateral one first. */
-export const BOTH: readonly Half[] = ['lateral', 'medial']
-
 /** All places a bend may be made, the lateral branch first, from the toe back. */
-export function placesOn(line: Centreline, branches: readonly Half[] = BOTH): Place[] {
+export function placesOn(line: Centreline, branches: readonly Half[] = HALVES): Place[] {
   return branches.flatMap((branch) => {
     const last = branchLength(line, branch) - ENDS.heel
     const count = Math.max(0, Math.floor((last - ENDS.toe) / APART))
@@ -51,7 +48,7 @@ export interface Weighing {
 }
 
 /** Weighs all places of a shape that was laid on its target; what a turn or a shift could do is taken out beforehand. */
-export function weighing(target: Target, laid: Centreline, branches = BOTH): Weighing {
+export function weighing(target: Target, laid: Centreline, branches: readonly Half[] = HALVES): Weighing {
   const even = sampled(laid)
   const places = placesOn(laid, branches)
   const { columns, wanted } = withoutRigid(

@@ -2,7 +2,7 @@ import { problem, ProblemError } from '../notices/problem'
 import { length, told } from '../notices/told'
 import { rotated, subtract, add, type Vec } from '../geometry/vector'
 import type { HEEL_MEASURES } from '../terms/foot-choices'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { turnOf } from './bend'
 import { walkedStations } from './walked-stations'
 import { branchLength, pointAt, stationOf, type Centreline } from './centreline'
@@ -82,7 +82,7 @@ const MOST_STEP = 0.15
 /** A pattern opened evenly on both branches: radians at the toe quarters, and at the quarters. */
 function opened(pattern: Centreline, [front, back]: readonly [number, number]): Centreline {
   let line = pattern
-  for (const branch of ['lateral', 'medial'] as const) {
+  for (const branch of HALVES) {
     line = spread(line, branch, GIVES.front, front)
     line = spread(line, branch, GIVES.back, back)
   }

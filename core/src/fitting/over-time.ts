@@ -1,5 +1,5 @@
 import type { DatedTry } from '../records/try'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { BRANCH_PARTS, type BranchPart } from '../terms/trying'
 
 /** How often a kind of correction came back. */
@@ -61,21 +61,20 @@ export function triesOverTime(tries: readonly DatedTry[]): TriesOverTime {
 
 function kindsOf(tries: readonly DatedTry[]): KindOfCorrection[] {
   const all = tries.flatMap(({ corrections }) => corrections)
-  return (['lateral', 'medial'] as const)
-    .flatMap((branch) =>
-      BRANCH_PARTS.flatMap((at) =>
-        [true, false].map((opens) => {
-          const own = all.filter((one) => one.branch === branch && one.at === at && one.angle > 0 === opens)
-          return {
-            branch,
-            at,
-            opens,
-            count: own.length,
-            usual: mean(own.map(({ angle }) => Math.abs(angle))),
-          }
-        }),
-      ),
-    )
+  return HALVES.flatMap((branch) =>
+    BRANCH_PARTS.flatMap((at) =>
+      [true, false].map((opens) => {
+        const own = all.filter((one) => one.branch === branch && one.at === at && one.angle > 0 === opens)
+        return {
+          branch,
+          at,
+          opens,
+          count: own.length,
+          usual: mean(own.map(({ angle }) => Math.abs(angle))),
+        }
+      }),
+    ),
+  )
     .filter(({ count }) => count > 0)
     .sort((a, b) => b.count - a.count)
 }

@@ -5,8 +5,8 @@ import type { Vec } from '../geometry/vector'
 import { planShoe } from '../plan/plan'
 import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
+import { HALVES, type Half } from '../terms/half'
 import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
-import { BOTH } from './few-places'
 import { centrelineOf, lineLength, type Centreline } from './centreline'
 import { likelyShape, shapeByPoints, type AnvilMeasures } from './likely-shape'
 import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
@@ -52,7 +52,7 @@ export function planBends(
   target: BendTarget,
   shape: AnvilShape,
   tolerance = TOLERANCE,
-  branches = BOTH,
+  branches: readonly Half[] = HALVES,
 ): ToldBendPlan {
   const odd = outOfRange('tolerance', 'Tolerance', 'length', tolerance, TOLERANCES)
   if (odd) throw new ProblemError([odd])

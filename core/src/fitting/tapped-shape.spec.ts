@@ -4,6 +4,7 @@ import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { TOLERANCE } from './bend-plan'
 import { planBends } from './plan-bends'
 import { tappedShape, placesOnPattern } from './tapped-shape'
+import { HALVES } from '../terms/half'
 
 describe('a shape as it was seen on the foot', () => {
   it('stands off its pattern where and as far as it was said, and nowhere else', () => {
@@ -34,7 +35,7 @@ describe('a shape as it was seen on the foot', () => {
   })
 
   it('has only the branch bent that was seen off', () => {
-    for (const branch of ['lateral', 'medial'] as const)
+    for (const branch of HALVES)
       for (const by of [-8, -3, 5]) {
         const shape = tappedShape(pattern, [{ branch, place: 'heel', by }])
         const found = planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { points: shape }, TOLERANCE, [

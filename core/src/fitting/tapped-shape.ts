@@ -1,6 +1,6 @@
 import { ease } from '../geometry/ease'
 import type { Vec } from '../geometry/vector'
-import type { Half } from '../terms/half'
+import { byHalf, HALVES, type Half } from '../terms/half'
 import { branchLength, handedness, pointAt, stationOf, type Centreline } from './centreline'
 
 /** Places a farrier looks at when he holds a shoe to the foot, by the share of the branch ahead of them, toe to heel. */
@@ -29,7 +29,7 @@ export interface PlaceOnPattern {
 
 /** Where the places lie that are looked at: a heel is told of a little before its end, where a thumb finds it. */
 export const placesOnPattern = (pattern: Centreline): PlaceOnPattern[] =>
-  (['lateral', 'medial'] as const).flatMap((branch) =>
+  HALVES.flatMap((branch) =>
     TRY_PLACES.map(({ key, share }): PlaceOnPattern => {
       const station = stationOf(pattern, branch, branchLength(pattern, branch) * Math.min(0.94, share))
       const [before, after] = [pointAt(pattern, station - 1), pointAt(pattern, station + 1)]
@@ -50,14 +50,13 @@ export const placesOnPattern = (pattern: Centreline): PlaceOnPattern[] =>
  */
 export function tappedShape(pattern: Centreline, seen: readonly SeenOff[]): Vec[] {
   const sign = handedness(pattern.points)
-  const stops = (branch: Half) => [
+  const known = byHalf((branch) => [
     { share: 0, by: 0 },
     ...TRY_PLACES.map(({ key, share }) => ({
       share,
       by: seen.find((one) => one.branch === branch && one.place === key)?.by ?? 0,
     })),
-  ]
-  const known = { lateral: stops('lateral'), medial: stops('medial') }
+  ])
   return pattern.points.map((point, i): Vec => {
     const off = pattern.stations[i]! - pattern.toe
     const branch: Half = off < 0 ? 'lateral' : 'medial'

@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import type { FootOutline } from './outline'
 
 /** The places of the outline in the trade's words, from the toe back. */
@@ -22,7 +22,7 @@ const QUARTER_ENDS = 0.5
 /** The outline cut into its regions, lateral half first, each from the toe back (shares: common practice, no source). */
 export function regionsOf(outline: FootOutline): Stretch[] {
   const { stations } = outline.track
-  return (['lateral', 'medial'] as const).flatMap((half) => {
+  return HALVES.flatMap((half) => {
     const widest = half === 'lateral' ? outline.lateralWidest : outline.medialWidest
     const end = half === 'lateral' ? 0 : stations[stations.length - 1]!
     const ahead = (share: number) => outline.toe + (widest - outline.toe) * share

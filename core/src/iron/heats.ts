@@ -6,7 +6,7 @@ import type { NailHole } from '../nails/holes'
 import { soldCentreline } from '../shoe/as-sold'
 import type { Rims } from '../shoe/rims'
 import type { SizeFacts } from '../records/size'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { PART_ENDS, type BranchPart } from '../terms/trying'
 import type { Told } from '../notices/told'
 import { takenOn, turnsAsOn, type Reach } from './taken-on'
@@ -72,7 +72,7 @@ export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[]
     const part = BENT_TO[step.stage]
     if (part) {
       bar = false
-      const halves = step.branch ? [step.branch] : (['lateral', 'medial'] as const)
+      const halves = step.branch ? [step.branch] : HALVES
       for (const half of halves)
         reached[half] = Math.max(reached[half], part === 'heel' ? full[half] : full[half] * PART_ENDS[part])
     }

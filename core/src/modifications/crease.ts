@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
@@ -104,7 +104,7 @@ export const crease = modificationOf({
   marks: (context, values) => {
     const [from, to] = runOf(values)
     if (from > 1) return []
-    return (['lateral', 'medial'] as const).flatMap((branch) =>
+    return HALVES.flatMap((branch) =>
       (from === 0 ? [to] : [from, to]).map((share) => ({
         label: 'Crease ends',
         station: stationAt(context, branch, share),

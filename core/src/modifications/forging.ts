@@ -1,4 +1,4 @@
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { inches } from '../units/length'
 import { length, told, type Told } from '../notices/told'
 
@@ -68,7 +68,7 @@ interface FromBox {
 
 /** What a factory shoe takes that can be bent: it is shaped as a bar is turned, from the toe back. */
 export function fromBox({ heelToCut, openBy = 0 }: FromBox): ForgingStep[] {
-  const heelsOff = (['lateral', 'medial'] as const).flatMap((branch): ForgingStep[] => {
+  const heelsOff = HALVES.flatMap((branch): ForgingStep[] => {
     const off = heelToCut?.[branch] ?? 0
     if (off <= 0) return []
     const whose = branch === 'lateral' ? 'outer' : 'inner'

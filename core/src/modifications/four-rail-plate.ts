@@ -5,6 +5,7 @@ import { bentAhead, dressedToe, lineHandle, mostAhead } from './bend-line'
 import { bearing, bevelled, stationAt, strip, webMiddle } from './kit'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
+import { HALVES } from '../terms/half'
 
 const fields = fieldsOf([
   {
@@ -50,7 +51,7 @@ const RAIL = { width: inches(1 / 4), from: 0.5, to: 0.985 }
 /** Two rails on each branch, the outer of them set out over the rim. */
 function rails(context: ShoeContext, values: Figures): ShoePart[] {
   const { spread, rail } = values
-  return (['lateral', 'medial'] as const).flatMap((branch) =>
+  return HALVES.flatMap((branch) =>
     (['outer', 'inner'] as const).map((which): ShoePart => {
       const from = stationAt(context, branch, RAIL.from)
       const to = stationAt(context, branch, RAIL.to)

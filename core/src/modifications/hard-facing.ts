@@ -2,6 +2,7 @@ import { planeArea } from '../geometry/plane-area'
 import { webAt } from '../shoe/rims'
 import { dressed, stationAt } from './kit'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
+import { HALVES } from '../terms/half'
 
 const PLACES = ['toe', 'heels', 'toe and heels'] as const
 
@@ -41,7 +42,7 @@ function beads(context: ShoeContext, place: Figures['place']): ShoePart[] {
       bead('Facing at the toe', stationAt(context, 'lateral', TOE), stationAt(context, 'medial', TOE)),
     )
   if (place !== 'toe') {
-    for (const branch of ['lateral', 'medial'] as const) {
+    for (const branch of HALVES) {
       const ends = HEELS.map((share) => stationAt(context, branch, share)) as [number, number]
       found.push(bead(branch === 'lateral' ? 'Facing, outer heel' : 'Facing, inner heel', ...ends))
     }

@@ -93,15 +93,69 @@ const APART = 2 * ROD
 /** A cross bar as it is cut and its holes punched: the set lies one below the other. */
 function crossBarTemplate(bar: number, i: number): Pick<NonNullable<ShoePart['template']>, 'edge' | 'holes'> {
   const y = -i * APART
-  const [half, end] = [bar / 2, bar / 2 + BEYOND_HOLE]
+  const half = bar / 2
   return {
-    edge: [
-      [-end, y - ROD / 2],
-      [end, y - ROD / 2],
-      [end, y + ROD / 2],
-      [-end, y + ROD / 2],
-    ],
+    edge: rod(half + BEYOND_HOLE, y),
     holes: [{ at: [-half, y] }, { at: [half, y] }],
+  }
+}
+
+/** The rudders that hold the heels in their line: 3/4 in high. */
+const RUDDER = { height: inches(3 / 4), length: 48 }
+
+/** A box that stands against the inner rim, as seen from below. */
+const box = ([x, y]: Vec, away: 1 | -1, width: number, long: number): Vec[] => [
+  [x, y - long / 2],
+  [x, y + long / 2],
+  [x + away * width, y + long / 2],
+  [x + away * width, y - long / 2],
+]
+
+/** @param away from the branch: -1 from the lateral one, 1 from the medial one */
+function drillPlate(label: string, rim: Vec, away: 1 | -1): ShoePart {
+  const { width, height, length } = DRILL_PLATE
+  return {
+    label,
+    layer: 'fitting',
+    edge: box(rim, away, height, length),
+    volume: (Math.PI / 4) * width * height * length,
+    between: [0, width],
+    stock: { width, thickness: height, length },
+  }
+}
+
+/** Stands behind its drill plate, as seen from the branch. */
+function rudder(label: string, [x, y]: Vec, away: 1 | -1): ShoePart {
+  const { height, length } = RUDDER
+  return {
+    label,
+    layer: 'plate',
+    edge: box([x + away * DRILL_PLATE.height, y], away, TWELVE_GAUGE, length),
+    volume: TWELVE_GAUGE * length * height,
+    between: [0, height],
+    stock: { width: height, thickness: TWELVE_GAUGE, length },
+  }
+}
+
+/** A rod across the foot, from end to end. */
+const rod = (half: number, y: number): Vec[] => [
+  [-half, y - ROD / 2],
+  [half, y - ROD / 2],
+  [half, y + ROD / 2],
+  [-half, y + ROD / 2],
+]
+
+/** A cross bar of the set, from hole to hole so long. One is in the shoe at a time; the rest is cut and waits. */
+function crossBar(bar: number, i: number, y: number): ShoePart {
+  const long = bar + 2 * BEYOND_HOLE
+  return {
+    label: `Cross bar ${i + 1}`,
+    layer: 'fitting',
+    edge: i === 0 ? rod(bar / 2, y) : [],
+    volume: (Math.PI / 4) * ROD * ROD * long,
+    ...(i > 0 && { spare: true }),
+    template: { kind: 'bars', ...crossBarTemplate(bar, i) },
+    stock: { width: ROD, thickness: ROD, length: long },
   }
 }
 
@@ -146,30 +200,6 @@ export const hingedExpander = modificationOf({
     const [lateral, medial] = plateSides(context)!
     const y = holeY(context)
     const toe = placeAt(rims.outer, rims.toe).point
-    const box = (x: number, away: number, width: number, long: number): Vec[] => [
-      [x, y - long / 2],
-      [x, y + long / 2],
-      [x + away * width, y + long / 2],
-      [x + away * width, y - long / 2],
-    ]
-    const plate = (label: string, x: number, away: number): ShoePart => ({
-      label,
-      layer: 'fitting',
-      edge: box(x, away, DRILL_PLATE.height, DRILL_PLATE.length),
-      volume: (Math.PI / 4) * DRILL_PLATE.width * DRILL_PLATE.height * DRILL_PLATE.length,
-      between: [0, DRILL_PLATE.width],
-      stock: { width: DRILL_PLATE.width, thickness: DRILL_PLATE.height, length: DRILL_PLATE.length },
-    })
-    const rudder = (label: string, x: number, away: number): ShoePart => ({
-      label,
-      layer: 'plate',
-      edge: box(x + away * DRILL_PLATE.height, away, TWELVE_GAUGE, 48),
-      volume: TWELVE_GAUGE * 48 * inches(3 / 4),
-      between: [0, inches(3 / 4)],
-      stock: { width: inches(3 / 4), thickness: TWELVE_GAUGE, length: 48 },
-    })
-    const bars = crossBars(values)
-    const first = bars[0]!
     return [
       {
         label: 'Hinge, lap and turned heels',
@@ -185,28 +215,11 @@ export const hingedExpander = modificationOf({
         edge: round([toe[0], toe[1] - section.width / 2], section.width * 0.8),
         volume: 0,
       },
-      rudder('Outer rudder', lateral, -1),
-      rudder('Inner rudder', medial, 1),
-      plate('Outer drill plate', lateral, -1),
-      plate('Inner drill plate', medial, 1),
-      ...bars.map((bar, i): ShoePart => ({
-        label: `Cross bar ${i + 1}`,
-        layer: 'fitting',
-        // One bar is in the shoe at a time; the rest of the set is cut and waits.
-        edge:
-          i === 0
-            ? [
-                [-first / 2, y - ROD / 2],
-                [first / 2, y - ROD / 2],
-                [first / 2, y + ROD / 2],
-                [-first / 2, y + ROD / 2],
-              ]
-            : [],
-        volume: (Math.PI / 4) * ROD * ROD * (bar + 2 * BEYOND_HOLE),
-        ...(i > 0 && { spare: true }),
-        template: { kind: 'bars', ...crossBarTemplate(bar, i) },
-        stock: { width: ROD, thickness: ROD, length: bar + 2 * BEYOND_HOLE },
-      })),
+      rudder('Outer rudder', [lateral, y], -1),
+      rudder('Inner rudder', [medial, y], 1),
+      drillPlate('Outer drill plate', [lateral, y], -1),
+      drillPlate('Inner drill plate', [medial, y], 1),
+      ...crossBars(values).map((bar, i) => crossBar(bar, i, y)),
     ]
   },
   handles: (context, values) => [

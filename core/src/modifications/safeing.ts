@@ -2,6 +2,7 @@ import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
 import { bevelled, dressed, roundBar, stationAt } from './kit'
 import { fieldsOf, modificationOf } from './modification'
+import { HALVES } from '../terms/half'
 
 const BRANCHES = ['inner branch', 'both branches'] as const
 
@@ -39,7 +40,7 @@ export const safeing = modificationOf({
       ? bevelled(form, 'outerGround', size, size)
       : form,
   parts: (context, { size, branches }) =>
-    (branches === 'both branches' ? (['lateral', 'medial'] as const) : (['medial'] as const)).map((branch) =>
+    (branches === 'both branches' ? HALVES : (['medial'] as const)).map((branch) =>
       dressed(
         context,
         branch === 'lateral' ? 'Safed outer edge' : 'Safed inner edge',

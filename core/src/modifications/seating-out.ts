@@ -2,6 +2,7 @@ import { placeAt } from '../geometry/track'
 import { bevelled, dressed, roundBar, runOut, stationAt } from './kit'
 import { webAt } from '../shoe/rims'
 import { fieldsOf, modificationOf } from './modification'
+import { HALVES } from '../terms/half'
 
 const fields = fieldsOf([
   {
@@ -42,7 +43,7 @@ export const seatingOut = modificationOf({
       const web = webAt(context.rims, station)
       return [web - across, web]
     }
-    const ends = (['lateral', 'medial'] as const).map((branch) => stationAt(context, branch, TO))
+    const ends = HALVES.map((branch) => stationAt(context, branch, TO))
     return [dressed(context, 'Seated out', 'foot', ends[0]!, ends[1]!, inset)]
   },
   handles: ({ rims }, { across }) => {

@@ -3,6 +3,7 @@ import { barPlaces } from '../shoe/profile'
 import { bearing } from './kit'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { length, told } from '../notices/told'
+import { HALVES } from '../terms/half'
 
 /** How a wedge is made. */
 const MADE = ['forged from the bar', 'welded on', 'riveted on'] as const
@@ -46,7 +47,7 @@ function heightAt(context: ShoeContext, values: Figures, y: number): number {
 function pieces(context: ShoeContext, values: Figures): ShoePart[] {
   if (values.made === FORGED) return []
   const places = barPlaces(context.rims)
-  return (['lateral', 'medial'] as const).map((branch): ShoePart => {
+  return HALVES.map((branch): ShoePart => {
     // The middle of the toe belongs to both, and is no thicker there.
     const along = places.filter((place) => place.branch === branch || place.s === 0)
     const volume = along.reduce((sum, { s, web, point }, i) => {

@@ -4,6 +4,7 @@ import { turnRight } from '../geometry/vector'
 import { webAt } from '../shoe/rims'
 import { stationAt } from './kit'
 import { fieldsOf, modificationOf } from './modification'
+import { HALVES } from '../terms/half'
 
 const fields = fieldsOf([
   {
@@ -50,7 +51,7 @@ export const wideOuterBranch = modificationOf({
     return { ...lay, web: (place) => lay.web(place) * web[place.branch](place.share) }
   },
   handles: (context) =>
-    (['lateral', 'medial'] as const).map((branch) => {
+    HALVES.map((branch) => {
       const station = stationAt(context, branch, 0.7)
       const { point, tangent } = placeAt(context.rims.outer, station)
       const out = turnRight(tangent)

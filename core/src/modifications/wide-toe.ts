@@ -6,6 +6,7 @@ import { bevelled, stationAt } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 import { toeWebHandles } from './toe-web'
 import { length, told, type Told } from '../notices/told'
+import { HALVES } from '../terms/half'
 
 const fields = fieldsOf([
   {
@@ -68,7 +69,7 @@ export const wideToe = modificationOf({
       : form,
   handles: (context) => toeWebHandles(context),
   marks: (context) =>
-    (['lateral', 'medial'] as const).map((branch) => ({
+    HALVES.map((branch) => ({
       label: 'Upset to here',
       station: stationAt(context, branch, TOE_TO),
     })),

@@ -2,7 +2,7 @@ import type { FootOutline } from '../foot/outline'
 import type { Foot } from '../foot/measurements'
 import { wallAngleAt } from '../foot/wall'
 import type { ShoeInput } from '../records/shoe'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { cotangent } from '../units/angle'
 import type { NailHole } from './holes'
 import { resolveNails, withHole, type NailPlan } from './nail-plan'
@@ -26,7 +26,7 @@ export function drilledHoles(nails: ShoeInput['nails'], width: number): NailPlan
     if (Array.isArray(given)) return { holes: Math.max(count, ...given), driven: given }
     return { holes: count, ...(given?.holes === undefined && { driven: all }), ...given }
   }
-  return resolveNails({ ...nails, lateral: asked('lateral'), medial: asked('medial') })
+  return resolveNails({ ...nails, ...byHalf(asked) })
 }
 
 /** Where a drill begins on the ground face, and how it leans to come out where the wall wants it. */

@@ -1,6 +1,6 @@
 import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { resolveNails, type BranchNails, type HoleChange, type NailPlan } from './nail-plan'
 
 /** The nails of a factory shoe: its holes as they were punched, driven as it is asked for. */
@@ -9,7 +9,7 @@ export function factoryHoles({ holes }: SizeFacts, nails: ShoeInput['nails']): N
     const given = nails?.[branch]
     return { ...(Array.isArray(given) ? { driven: given } : given), holes: holes[branch].length }
   }
-  const plan = resolveNails({ ...nails, lateral: counted('lateral'), medial: counted('medial') })
+  const plan = resolveNails({ ...nails, ...byHalf(counted) })
   const asPunched = (branch: Half): BranchNails => ({
     holes: holes[branch].length,
     driven: plan[branch].driven,
@@ -24,5 +24,5 @@ export function factoryHoles({ holes }: SizeFacts, nails: ShoeInput['nails']): N
       }
     }),
   })
-  return { ...plan, made: true, lateral: asPunched('lateral'), medial: asPunched('medial') }
+  return { ...plan, made: true, ...byHalf(asPunched) }
 }

@@ -16,6 +16,7 @@ import { placeHoles } from './holes'
 import { resolveNails } from './nail-plan'
 import { chooseNail } from './nailing'
 import { USUAL_NAIL_SIZES } from '../workshop/sizes'
+import { HALVES } from '../terms/half'
 
 const WIDTH = 20
 
@@ -51,7 +52,7 @@ describe('placeHoles, for any foot', () => {
     fc.assert(
       fc.property(anyFoot, (input) => {
         const { foot, holes } = holesOf(input)
-        for (const branch of ['lateral', 'medial'] as const) {
+        for (const branch of HALVES) {
           const own = holes.filter((hole) => hole.branch === branch)
           const sign = branch === 'lateral' ? 1 : -1
           expect(own.map((hole) => hole.number)).toEqual([1, 2, 3, 4])

@@ -9,7 +9,7 @@ import type { NailPlan } from './nail-plan'
 import { nailSchool } from './schools'
 import { length, told } from '../notices/told'
 import { FROM_ENDS, LAND, LEAST_APART } from '../shoe/hole-room'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 
 /** A hole as it is punched. */
 export interface NailHole {
@@ -56,7 +56,7 @@ export function holePlaces(rims: Rims, outline: FootOutline, plan: NailPlan, bra
 
 /** Problems of holes that are not on the shoe, or not in their order. */
 export function checkHolePlaces(rims: Rims, outline: FootOutline, plan: NailPlan): Problem[] {
-  return (['lateral', 'medial'] as const).flatMap((branch) => {
+  return HALVES.flatMap((branch) => {
     const long = branch === 'lateral' ? rims.toe : trackLength(rims.outer) - rims.toe
     const name = branch === 'lateral' ? 'Outer' : 'Inner'
     const places = holePlaces(rims, outline, plan, branch)
@@ -91,7 +91,7 @@ export function checkHolePlaces(rims: Rims, outline: FootOutline, plan: NailPlan
  * as near to it as the web allows; an inset that was typed stands as far as there is steel.
  */
 export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: NailPlan): NailHole[] {
-  return (['lateral', 'medial'] as const).flatMap((branch) => {
+  return HALVES.flatMap((branch) => {
     const { driven, each } = plan[branch]
     const zone = nailSchool(plan.school).zone(rims, outline, branch)
     return holePlaces(rims, outline, plan, branch).map((fromToe, i): NailHole => {

@@ -18,6 +18,7 @@ import { footOutline } from '../foot/outline'
 import { nailNeed, suggestNail, USUAL_NAIL_SIZES } from '../workshop/sizes'
 import { radiusOf, turningRadius } from './turning'
 import { wallSection } from '../views/wall-section'
+import { HALVES } from '../terms/half'
 
 const plain = made([])
 const hole = (plan: typeof plain, number: number, branch = 'lateral') =>
@@ -131,7 +132,7 @@ describe('the schools', () => {
   it('find room for their holes on a foot so short behind that the zone is too small for four', () => {
     const short = { width: 85, length: 75.3, heelWidth: 62.4, widestFromToe: 42.1, wallThickness: 4.7 }
     const { nails } = made([], { foot: short, nails: { school: 'laminitic' }, section: { width: 25.4 } })
-    for (const branch of ['lateral', 'medial'] as const) {
+    for (const branch of HALVES) {
       const places = nails.filter((nail) => nail.branch === branch).map(({ fromToe }) => fromToe)
       expect(places).toHaveLength(4)
       places.slice(1).forEach((place, i) => expect(place - places[i]!).toBeGreaterThanOrEqual(8))

@@ -1,6 +1,6 @@
 import { outOfRange } from '../notices/range'
 import type { Problem } from '../notices/problem'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import type { ShoeInput } from '../records/shoe'
 import type { NailSchoolName } from '../terms/nail-schools'
 
@@ -65,7 +65,7 @@ const HOLE_RANGES = {
 /** Problems of holes and nails that cannot be. */
 export function checkNails(plan: NailPlan): Problem[] {
   const problems: Problem[] = []
-  for (const branch of ['lateral', 'medial'] as const) {
+  for (const branch of HALVES) {
     const { holes, driven, each } = plan[branch]
     const name = branch === 'lateral' ? 'outer' : 'inner'
     if (!Number.isInteger(holes) || holes < 0 || holes > MOST_HOLES) {

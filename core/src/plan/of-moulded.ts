@@ -3,10 +3,11 @@ import { nearestStation, placeAt, rightOf } from '../geometry/track'
 import { along, turnRight, type Vec } from '../geometry/vector'
 import type { Starter } from '../nails/drilled'
 import { length, told, type Told } from '../notices/told'
-import { SAWN } from '../shoe/moulded/lay-moulded'
+import { SAWN } from '../shoe/moulded/saw-lines'
 import { CREASE_WIDTH } from '../shoe/moulded/crease-room'
 import type { SizeClips, SizeKind } from '../terms/size-kinds'
 import type { Cut } from './iron'
+import { HALVES } from '../terms/half'
 
 /** A clip of a moulded shoe and the seat that is cut for it in the wall. */
 export interface ClipSeat {
@@ -68,7 +69,7 @@ function wordsFor(
     ...(deepest > SAWN
       ? [told`Saw along the outside, ${length(deepest)} at the most, nowhere into the crease.`]
       : ['Nothing to saw off outside: rasp its edge level with the wall.']),
-    ...(['lateral', 'medial'] as const).flatMap((branch) =>
+    ...HALVES.flatMap((branch) =>
       cuts[branch] > 0
         ? [told`${branch === 'lateral' ? 'Outer' : 'Inner'} heel: saw off ${length(cuts[branch])}.`]
         : [],

@@ -51,32 +51,16 @@ export function trimPlan(
   const long = front[0] - rear[0]
   const run = tip[0] - wing[0]
   if (!(long > 0 && run > 0)) return undefined
-  const keep = Math.max(LEAST_SOLE, soleDepth)
   const under = tip[1] - sole[1]
   const now = (wing[1] - tip[1]) / run
   const lift = long * (Math.tan(radians(palmarAngle)) - now)
-  const notes: Told[] = []
-  let [trimToe, trimHeel, raise] = [0, 0, 0]
   const overTip = (tip[0] - rear[0]) / long
-  if (lift > 0) {
-    // Tapered from the toe to the heel: under the tip it is less than at the toe's end.
-    const most = Math.max(0, under - keep) / Math.max(0.2, overTip)
-    trimToe = Math.min(lift, most)
-    raise = lift - trimToe
-    if (raise > 0.05 && trimToe < 0.05)
-      notes.push(
-        told`There is no sole to spare under the tip (${length(under, 'fine')}): nothing is taken at the toe.`,
-      )
-  } else {
-    const overWing = (front[0] - wing[0]) / long
-    const spare = S2 ? Math.max(0, wing[1] - at('S2')[1] - LEAST_SOLE) / Math.max(0.2, overWing) : Infinity
-    trimHeel = Math.min(-lift, spare)
-    if (!S2) notes.push('The sole under the wing is not marked: how much the heel can spare is not known.')
-    if (-lift - trimHeel > 0.05)
-      notes.push(
-        told`The heel can spare ${length(trimHeel, 'fine')} of ${length(-lift, 'fine')} now: the rest over the next visits.`,
-      )
-  }
+  const trims =
+    lift > 0
+      ? raisedTo(lift, under - Math.max(LEAST_SOLE, soleDepth), overTip, under)
+      : loweredTo(-lift, S2 && wing[1] - at('S2')[1] - LEAST_SOLE, (front[0] - wing[0]) / long)
+  const { trimToe, trimHeel, raise } = trims
+  const notes = [...trims.notes]
   const trimmed = now + (trimToe - trimHeel) / long
   if (under < LEAST_SOLE)
     notes.push(
@@ -93,4 +77,53 @@ export function trimPlan(
     ...(toe !== undefined && { breakoverFromToe: toe[0] - breakover }),
     ...(middle && { leverAfter: breakover - middle[0] }),
   }
+}
+
+/** What the rasp takes at toe and heel and the shoe adds, mm. */
+type Trims = Pick<TrimPlan, 'trimToe' | 'trimHeel' | 'raise' | 'notes'>
+
+/** A place as near as this to where the trim runs out to nothing is no measure for what it takes, as a share of its length. */
+const LEAST_SHARE = 0.2
+
+/** What is less than this nobody rasps, mm. */
+const RASPED = 0.05
+
+/**
+ * The heel is to stand higher: the toe is trimmed as far as the sole allows, the shoe brings the rest.
+ *
+ * @param lift at the heel, mm
+ * @param spare what the sole under the tip can spare of all that is there, mm
+ * @param overTip where the tip stands, as a share of the bearing from its heel
+ */
+function raisedTo(lift: number, spare: number, overTip: number, under: number): Trims {
+  // Tapered from the toe to the heel: under the tip it is less than at the toe's end.
+  const trimToe = Math.min(lift, Math.max(0, spare) / Math.max(LEAST_SHARE, overTip))
+  const raise = lift - trimToe
+  const notes =
+    raise > RASPED && trimToe < RASPED
+      ? [
+          told`There is no sole to spare under the tip (${length(under, 'fine')}): nothing is taken at the toe.`,
+        ]
+      : []
+  return { trimToe, trimHeel: 0, raise, notes }
+}
+
+/**
+ * The heel is to stand lower: it is trimmed as far as the sole under the wing allows.
+ *
+ * @param drop at the heel, mm
+ * @param spare what the sole under the wing can spare, mm; nothing where it was not marked
+ * @param overWing where the wing stands, as a share of the bearing from its toe
+ */
+function loweredTo(drop: number, spare: number | undefined, overWing: number): Trims {
+  const most = spare === undefined ? Infinity : Math.max(0, spare) / Math.max(LEAST_SHARE, overWing)
+  const trimHeel = Math.min(drop, most)
+  const notes: Told[] = []
+  if (spare === undefined)
+    notes.push('The sole under the wing is not marked: how much the heel can spare is not known.')
+  if (drop - trimHeel > RASPED)
+    notes.push(
+      told`The heel can spare ${length(trimHeel, 'fine')} of ${length(drop, 'fine')} now: the rest over the next visits.`,
+    )
+  return { trimToe: 0, trimHeel, raise: 0, notes }
 }

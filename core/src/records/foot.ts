@@ -8,6 +8,7 @@ import {
   type TipSource,
 } from '../terms/foot-choices'
 import { SIDES, type Side } from '../terms/sides'
+import { HALVES } from '../terms/half'
 
 export const sideSchema = z.enum(SIDES)
 
@@ -27,7 +28,7 @@ export const CLEAR_REASONS = ['crack', 'separated wall', 'broken wall', 'old hol
 export const keepClearSchema = z
   .object({
     why: z.enum(CLEAR_REASONS),
-    half: z.enum(['lateral', 'medial']),
+    half: z.enum(HALVES),
     fromToe: z.number().min(0).max(400).describe('along the wall to the middle of it, mm'),
     width: z.number().min(1).max(120).describe('along the wall, mm'),
     look: z.literal(true).optional().describe('follows from what was found while looking'),

@@ -2,7 +2,7 @@ import * as z from 'zod'
 import type { Vec } from '../geometry/vector'
 import type { Caution } from '../notices/caution'
 import { FINENESS } from '../notices/told'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import { MARK_KINDS, type MarkKind } from '../terms/mark-kinds'
 import { VERDICTS, type Verdict } from '../terms/verdicts'
 
@@ -58,7 +58,7 @@ export interface SnapshotNail {
 
 /** Within this everything about a shoe lies, mm. */
 const mm = z.number().min(-5_000).max(5_000)
-const half = z.enum(['lateral', 'medial'])
+const half = z.enum(HALVES)
 const line = z.array(z.tuple([mm, mm])).max(5_000)
 const told = z.union([
   z.string().max(2_000),

@@ -2,13 +2,14 @@ import * as z from 'zod'
 import { BRANCH_PARTS, CONTACT_KEYS, CONTACT_MARKS, CUPS, TWISTS } from '../terms/trying'
 import { daySchema, idSchema, lineSchema, stored } from './common'
 import { sideSchema } from './foot'
+import { HALVES } from '../terms/half'
 
 const count = (most: number) => z.number().int().min(0).max(most)
 
 /** One bend that was made. */
 export const correctionSchema = z
   .object({
-    branch: z.enum(['lateral', 'medial']),
+    branch: z.enum(HALVES),
     at: z.enum(BRANCH_PARTS),
     angle: z.number().min(-90).max(90).describe('degrees; plus opens'),
     heelMoves: z.number().min(-120).max(120).describe('of its heel end, mm; plus outward'),

@@ -5,6 +5,7 @@ import type { SizeFacts } from '../records/size'
 import { usualWidth } from './as-sold'
 import { FROM_ENDS, LEAST_APART } from './hole-room'
 import { BAR_RANGES } from './section'
+import { HALVES } from '../terms/half'
 
 /** What factory shoes come in: from a foal's to a heavy horse's. */
 export const SIZE_RANGES = {
@@ -52,7 +53,7 @@ export function checkSize(facts: SizeFacts, at = 'shoe.stock.facts'): Problem[] 
       : outOfRange(`${at}.width`, 'Width for its length', 'length', width, possible)
   return [
     ...(odd ? [odd] : []),
-    ...(['lateral', 'medial'] as const).flatMap((branch) =>
+    ...HALVES.flatMap((branch) =>
       checkHoles(holes[branch], branch === 'lateral' ? 'Outer' : 'Inner', `${at}.holes.${branch}`, facts),
     ),
   ]

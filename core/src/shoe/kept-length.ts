@@ -1,5 +1,5 @@
 import { nearestStation, placeAt, trackLength } from '../geometry/track'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { stepsOf } from './branch-run'
 import type { Lay } from './lay'
 import type { Rims } from './rims'
@@ -39,13 +39,12 @@ export function keptLength(
   rimsOf: (lay: Lay) => Rims,
   footLength: number,
 ): Lay | undefined {
-  const branch = (half: Half) => secant(lengths[half], lay.heelLength[half], footLength)
-  const search = { lateral: branch('lateral'), medial: branch('medial') }
+  const search = byHalf((half) => secant(lengths[half], lay.heelLength[half], footLength))
   let steps: Record<Half, number> | undefined
   for (let i = 0; i < MOST_LOOKS; i++) {
-    const heelLength = { lateral: search.lateral.at(), medial: search.medial.at() }
+    const heelLength = byHalf((half) => search[half].at())
     // Near its end the search goes in steps that stay: a branch walked in one step more would jump in length.
-    if (i === SETTLED) steps = { lateral: stepsOf(heelLength.lateral), medial: stepsOf(heelLength.medial) }
+    if (i === SETTLED) steps = byHalf((half) => stepsOf(heelLength[half]))
     const laid = { ...lay, heelLength, ...(steps && { steps }) }
     const long = branchLengths(rimsOf(laid))
     const off = Math.max(search.lateral.seen(long.lateral), search.medial.seen(long.medial))

@@ -5,7 +5,7 @@ import { along, turnRight } from '../geometry/vector'
 import type { NailHole } from '../nails/holes'
 import { judgeHole } from '../nails/nails'
 import type { SizeFacts, SizeHole } from '../records/size'
-import type { Half } from '../terms/half'
+import { HALVES, type Half } from '../terms/half'
 import type { Verdict } from '../terms/verdicts'
 import type { LaidFoot, LongRun } from './laid-foot'
 
@@ -15,7 +15,7 @@ import type { LaidFoot, LongRun } from './laid-foot'
  */
 export function holesOnRun(laid: LaidFoot, run: LongRun, { holes }: SizeFacts): NailHole[] {
   const { outer, toe } = run.rims
-  return (['lateral', 'medial'] as const).flatMap((branch) =>
+  return HALVES.flatMap((branch) =>
     holes[branch].map((hole, i): NailHole => {
       const rim = placeAt(outer, stationAt(toe, branch, hole))
       const [x, y] = along(rim.point, turnRight(rim.tangent), -hole.inset)

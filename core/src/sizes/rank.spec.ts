@@ -6,6 +6,7 @@ import { FIVE_BY_FIVE } from '../testing/samples'
 import { shoeOfSize, sizeOf } from '../testing/sizes'
 import { rankSizes } from './rank'
 import { weighed } from './use'
+import { HALVES } from '../terms/half'
 
 describe('sizes ranked for a foot', () => {
   const sizes = [275, 290, 297, 305, 313, 321, 335, 350].map((length) => sizeOf(length))
@@ -20,7 +21,7 @@ describe('sizes ranked for a foot', () => {
           for (const one of rankSizes(foot, 'general', sizes)) {
             const { iron, balance, nails } = planShoe(foot, shoeOfSize(one.facts))
             expect(one.openBy).toBeCloseTo(iron.openBy!, 1)
-            for (const branch of ['lateral', 'medial'] as const) {
+            for (const branch of HALVES) {
               expect(one.heelLeft[branch]).toBeCloseTo(iron.heelLeft![branch], 1)
               const heel = balance.heels.find((found) => found.branch === branch)!
               expect(Math.abs(one.heelBehind[branch] - heel.behindButtress)).toBeLessThan(0.15)

@@ -6,7 +6,7 @@ import type { SizeFacts } from '../records/size'
 import { onceAsked } from '../geometry/when-asked'
 import { bends } from '../terms/size-kinds'
 import type { Verdict } from '../terms/verdicts'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { creaseFrom } from '../shoe/moulded/crease-room'
 import { laidFoot, type LaidFoot } from './laid-foot'
 import { mouldedOnFoot } from './read-moulded'
@@ -112,7 +112,7 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed, reshapeToe: 
       return nails().map(({ branch, number, verdict, why }) => ({ branch, number, verdict, why }))
     },
     get nailsLeft() {
-      return { lateral: holding(verdicts('lateral')), medial: holding(verdicts('medial')) }
+      return byHalf((branch) => holding(verdicts(branch)))
     },
     get reasons() {
       return reasons()

@@ -6,7 +6,7 @@ import { judgeNails, type Nail } from '../nails/nails'
 import type { SizeFacts } from '../records/size'
 import { soldWidth } from '../shoe/as-sold'
 import { onceAsked } from '../geometry/when-asked'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { stationBeside } from '../shoe/rims'
 import { toCut } from '../shoe/to-cut'
 import { resolveWorkshop } from '../workshop/workshop'
@@ -47,18 +47,17 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
     const before = branch === 'lateral' ? onRun : trackLength(beside) - onRun
     return { y: Math.min(outer.point[1], inner[1]), heelLength: beyond - before }
   }
-  const ends = { lateral: end('lateral'), medial: end('medial') }
-  const both = (of: (branch: Half) => number) => ({ lateral: of('lateral'), medial: of('medial') })
-  const heelLeft = both((branch) => ends[branch].heelLength - fit.heelLength)
+  const ends = byHalf(end)
+  const heelLeft = byHalf((branch) => ends[branch].heelLength - fit.heelLength)
   const buttressY = foot.widestFromToe - foot.length
-  const heelBehind = both((branch) => buttressY - ends[branch].y)
+  const heelBehind = byHalf((branch) => buttressY - ends[branch].y)
   return {
     facts,
     openBy: run.width - soldWidth(facts),
     heelLeft,
-    heelToCut: both((branch) => toCut(heelLeft[branch])),
+    heelToCut: byHalf((branch) => toCut(heelLeft[branch])),
     heelBehind,
-    shortOfBulbs: both((branch) => foot.bulbLine - heelBehind[branch]),
+    shortOfBulbs: byHalf((branch) => foot.bulbLine - heelBehind[branch]),
     verdicts: (branch) => verdictsOnRun(laid, run, facts, branch, WORKSHOP.turningRadius),
     nails: onceAsked(() => {
       const plan = factoryHoles(facts, undefined)

@@ -3,7 +3,7 @@ import { canBeMadeOf } from '../modifications/list'
 import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
 import { bends, sectionOf } from '../terms/size-kinds'
 import type { RankedSize } from './rank'
 
@@ -38,9 +38,7 @@ export function takenSize(
       return !known || canBeMadeOf(known, drilled ? 'moulded' : 'size')
     }),
     // What is drilled has its nails by the size of the foot.
-    nails: drilled
-      ? withoutBranches(nails)
-      : { ...nails, lateral: driven('lateral'), medial: driven('medial') },
+    nails: drilled ? withoutBranches(nails) : { ...nails, ...byHalf(driven) },
   }
 }
 

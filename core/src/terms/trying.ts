@@ -1,3 +1,4 @@
+import { HALVES } from './half'
 /** Which way a shoe is sprung, sighted along both branches from the heels. */
 export const TWISTS = ['level', 'outer heel up', 'inner heel up'] as const
 export type Twist = (typeof TWISTS)[number]
@@ -15,7 +16,7 @@ export const BRANCH_PARTS = ['toe', 'toe quarter', 'quarter', 'heel'] as const
 export type BranchPart = (typeof BRANCH_PARTS)[number]
 
 /** The places of both branches by name, as a contact is kept: `lateral heel`. */
-export const CONTACT_KEYS = (['lateral', 'medial'] as const).flatMap((branch) =>
+export const CONTACT_KEYS = HALVES.flatMap((branch) =>
   BRANCH_PARTS.map((part) => `${branch} ${part}` as const),
 )
 

@@ -1,7 +1,24 @@
 import type { ServerResponse } from 'node:http'
+import helmet from 'helmet'
 
 /** What a page may load. */
 export const POLICY = 'Content-Security-Policy'
+
+/** Guards every answer. */
+export const pageGuards = () =>
+  helmet({
+    contentSecurityPolicy: {
+      directives: {
+        'script-src': ["'self'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        // A photograph is shown from the browser's own memory before anything of it is stored.
+        'img-src': ["'self'", 'data:', 'blob:'],
+        // Served over plain http on this machine: nothing to upgrade to.
+        'upgrade-insecure-requests': null,
+      },
+    },
+    strictTransportSecurity: false,
+  })
 
 const OF_PAGES = [
   POLICY,

@@ -1,4 +1,4 @@
-import type { Half } from '../../terms/half'
+import { HALVES, type Half } from '../../terms/half'
 import type { FootFigureKey } from '../figures'
 import type { Foot } from '../measurements'
 import type { WidestPart } from '../widest-part'
@@ -72,7 +72,7 @@ export function balanceOf({ foot, assumed, widest, heelEnds, shoeToeY }: Balance
     toeLever: shoeToeY,
     leverSaved: foot.widestFromToe - shoeToeY,
     ...(roll.y !== undefined && { aheadOfSchool: shoeToeY - roll.y }),
-    heels: (['lateral', 'medial'] as const).map((branch) => ({
+    heels: HALVES.map((branch) => ({
       branch,
       behindButtress: buttressY - heelEnds[branch],
       shortOfBulbs: heelEnds[branch] - (buttressY - foot.bulbLine),

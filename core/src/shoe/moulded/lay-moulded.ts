@@ -1,21 +1,21 @@
 import type { Foot } from '../../foot/measurements'
 import type { FootOutline } from '../../foot/outline'
 import { figureAlong } from '../../geometry/figure-along'
-import { parallel, rawParallel } from '../../geometry/parallel'
+import { parallel } from '../../geometry/parallel'
 import { nearestStation, placeAt, rightOf, sliceTrack, trackLength, type Track } from '../../geometry/track'
 import { turnRight, type Vec } from '../../geometry/vector'
 import type { SizeFacts } from '../../records/size'
-import type { Half } from '../../terms/half'
+import { byHalf, HALVES, type Half } from '../../terms/half'
 import type { Moved } from '../../terms/moulded'
 import { soldRim, widthOf } from '../as-sold'
-import { branchRun } from '../branch-run'
 import type { Fit } from '../fit'
 import type { Lay, OuterRim } from '../lay'
-import { stationBeside } from '../rims'
 import { toCut } from '../to-cut'
 import { creaseFrom } from './crease-room'
 import { flushPlacement, movedBy, placed } from './placement'
+import { sawLines } from './saw-lines'
 import { outsideBy, trimmedTo } from './trimmed'
+import { wantedRim, type WantedRim } from './wanted-rim'
 
 /** A shoe that cannot be bent as it lies under the foot, whole and trimmed. Lengths in mm. */
 export interface Moulded {
@@ -45,9 +45,6 @@ interface Handled {
   cutOff?: { [H in Half]?: number | undefined } | undefined
 }
 
-/** The line the rim should follow goes on so far behind the buttress, as a share of the foot's length. */
-const BEYOND = 0.6
-
 /**
  * Lays a shoe that cannot be bent flush with the inner wall, moves it as it is asked for, and trims it to the line of
  * the fit, outside and at the heels, nowhere into its crease.
@@ -57,103 +54,70 @@ export function layMoulded(
   { moved = {}, cutOff = {} }: Handled,
   { foot, fit, outline, asWanted }: { foot: Foot; fit: Fit; outline: FootOutline; asWanted: Lay },
 ): Moulded {
-  const beyond = foot.length * BEYOND
-  const { run, start } = branchRun(outline.track, {
-    ...asWanted,
-    heelLength: { lateral: beyond, medial: beyond },
-  })
-  const wanted = rawParallel(run, (station) => asWanted.reach(station - start))
-  const onWanted = (footStation: number) => stationBeside(run, wanted, footStation + start)
+  const wanted = wantedRim(foot, outline, asWanted)
   const box = soldRim(facts)
-  const toe = placeAt(wanted, onWanted(outline.toe)).point
-  const outer = placed(box, movedBy(flushPlacement(box, wanted, toe), moved))
-  const room = creaseFrom(facts)
+  const outer = placed(box, movedBy(flushPlacement(box, wanted.line, wanted.toe), moved))
   const inner = parallel(outer, -facts.web)
-  const { rim, taken, standsOut } = trimmedTo(outer, wanted, room)
+  const room = creaseFrom(facts)
+  const trimmed = trimmedTo(outer, wanted.line, room)
+  const { rim, taken, standsOut } = trimmed
   const web = webLeft(rim, inner, taken, facts.web)
 
-  // How far behind its buttress a place of the rim lies, along the run.
-  const behind = (branch: Half, point: Vec) => {
-    const onRun = stationBeside(wanted, run, nearestStation(wanted, point)) - start
-    return branch === 'lateral' ? -onRun : onRun - trackLength(outline.track)
-  }
-  const ends = { lateral: rim.points[0]!, medial: rim.points[rim.points.length - 1]! }
-  const left = (branch: Half) => behind(branch, ends[branch]) - fit.heelLength
-  const heelLeft = { lateral: left('lateral'), medial: left('medial') }
-  const heelToCut = {
-    lateral: cutOff.lateral ?? toCut(heelLeft.lateral),
-    medial: cutOff.medial ?? toCut(heelLeft.medial),
-  }
-
+  const heelLeft = heelsLeft(rim, wanted, fit)
+  const heelToCut = byHalf((branch) => cutOff[branch] ?? toCut(heelLeft[branch]))
   const long = trackLength(rim)
   const cut = sliceTrack(rim, heelToCut.lateral, long - heelToCut.medial)
+  const laid = rimOn(outline, cut)
   const along = (figures: readonly number[], station: number) =>
     figureAlong(rim.stations, figures, Math.min(long, Math.max(0, station + heelToCut.lateral)))
-  const near = (footStation: number) => nearestStation(cut, placeAt(outline.track, footStation).point)
-  const laid: OuterRim = {
-    track: cut,
-    lateralBend: near(outline.lateralWidest),
-    toe: near(outline.toe),
-    medialBend: near(outline.medialWidest),
-  }
+
   const isKept = (station: number) => station >= heelToCut.lateral && station <= long - heelToCut.medial
-  const onFoot = rim.points.map((point) => Math.max(behind('lateral', point), behind('medial', point)) < 0)
-  const insideAt = (point: Vec) =>
-    -rightOf(placeAt(outline.track, nearestStation(outline.track, point)), point)
+  const onFoot = rim.points.map((point) => HALVES.every((branch) => wanted.behind(branch, point) < 0))
   return {
     lay: {
       ...asWanted,
-      heelLength: {
-        lateral: fit.heelLength + heelLeft.lateral - heelToCut.lateral,
-        medial: fit.heelLength + heelLeft.medial - heelToCut.medial,
-      },
+      heelLength: byHalf((branch) => fit.heelLength + heelLeft[branch] - heelToCut[branch]),
       rework: () => laid,
       web: ({ branch, fromToe }) => along(web, laid.toe + (branch === 'lateral' ? -fromToe : fromToe)),
     },
     sold: { outer, inner },
-    saw: [
-      ...sawn(rim, taken, heelToCut),
-      ...(['lateral', 'medial'] as const).flatMap((branch) =>
-        heelToCut[branch] > 0 ? [acrossHeel(cut, inner, branch)] : [],
-      ),
-    ],
+    saw: sawLines(trimmed, heelToCut, cut, inner),
     deepest: Math.max(0, ...taken.filter((_, i) => isKept(rim.stations[i]!))),
     standsOut: Math.max(0, ...standsOut.filter((_, i) => onFoot[i])),
-    insideWall: Math.max(0, ...rim.points.filter((_, i) => onFoot[i]).map(insideAt)),
-    widthWanted: widthOf(wanted),
+    insideWall: Math.max(
+      0,
+      ...rim.points.filter((_, i) => onFoot[i]).map((point) => insideBy(outline, point)),
+    ),
+    widthWanted: widthOf(wanted.line),
     creaseAt: (station) => room - along(taken, station),
     heelLeft,
     heelToCut,
   }
 }
 
+/** How much further each branch runs than the fit asks for, mm; minus falls short of it. */
+function heelsLeft({ points }: Track, { behind }: WantedRim, fit: Fit): Record<Half, number> {
+  const ends = { lateral: points[0]!, medial: points[points.length - 1]! }
+  return byHalf((branch) => behind(branch, ends[branch]) - fit.heelLength)
+}
+
+/** A rim with the places of it that lie beside those of the foot. */
+function rimOn(outline: FootOutline, rim: Track): OuterRim {
+  const near = (footStation: number) => nearestStation(rim, placeAt(outline.track, footStation).point)
+  return {
+    track: rim,
+    lateralBend: near(outline.lateralWidest),
+    toe: near(outline.toe),
+    medialBend: near(outline.medialWidest),
+  }
+}
+
+/** How far a place lies inside the wall, mm; minus outside it. */
+const insideBy = ({ track }: FootOutline, point: Vec): number =>
+  -rightOf(placeAt(track, nearestStation(track, point)), point)
+
 /** How wide the web is once it is trimmed, square to the trimmed rim: its inner rim is nowhere touched. */
 const webLeft = (rim: Track, inner: Track, taken: readonly number[], web: number): number[] =>
   rim.points.map((point, i) =>
     taken[i]! > 0 ? outsideBy(point, turnRight(rim.tangents[i]!), inner, web - taken[i]!) : web,
   )
-
-/** Sawn off by more than this it is a line to saw along and not a stroke of the rasp, mm (common practice: a thirty-second of an inch). */
-export const SAWN = 0.8
-
-/** The stretches of the trimmed rim where something was taken off, as far as the heels are left on. */
-function sawn(rim: Track, taken: readonly number[], cut: Readonly<Record<Half, number>>): Vec[][] {
-  const lines: Vec[][] = []
-  let line: Vec[] = []
-  const end = trackLength(rim) - cut.medial
-  rim.points.forEach((point, i) => {
-    const station = rim.stations[i]!
-    if (taken[i]! > SAWN && station >= cut.lateral && station <= end) line.push(point)
-    else if (line.length > 0) {
-      lines.push(line)
-      line = []
-    }
-  })
-  return [...lines, line].filter(({ length }) => length > 1)
-}
-
-/** The saw cut across a heel, square to the rim. */
-function acrossHeel(cut: Track, inner: Track, branch: Half): Vec[] {
-  const end = placeAt(cut, branch === 'lateral' ? 0 : trackLength(cut)).point
-  return [end, placeAt(inner, nearestStation(inner, end)).point]
-}

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { HALVES } from '@crescent/core'
 import { planBends, TOLERANCE } from '@crescent/core/anvil'
 import { footSchema, HEEL_MEASURES, shoeSchema } from '@crescent/core/records/index'
 import { withBody, type Route } from '../../http/route'
@@ -43,7 +44,7 @@ const bendAnswer = z
     bends: z.array(
       z
         .object({
-          branch: z.enum(['lateral', 'medial']),
+          branch: z.enum(HALVES),
           fromToe: mm.describe('along the centreline from the middle of the toe, mm'),
           angle: z.number().describe('degrees; plus opens'),
           opens: z.boolean(),

@@ -1,4 +1,4 @@
-import { REGIONS } from '@crescent/core'
+import { HALVES, REGIONS } from '@crescent/core'
 import {
   footSchema,
   patternSchema,
@@ -38,7 +38,7 @@ const nearSchema = z
       z
         .object({
           region: z.enum(REGIONS),
-          half: z.enum(['lateral', 'medial']),
+          half: z.enum(HALVES),
           mean: mm.describe('how far this foot stands outside the one of the pattern'),
           most: mm,
         })

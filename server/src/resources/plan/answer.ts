@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { HALVES } from '@crescent/core'
 import { TEMPLATE_KINDS } from '@crescent/core/formats'
 import { footSchema, keepClearSchema, sectionSchema, SECTION_SHAPES } from '@crescent/core/records/index'
 import { toldSchema } from '../told-schema'
@@ -7,7 +8,7 @@ import { toldSchema } from '../told-schema'
 const mm = z.number()
 const point = z.tuple([mm, mm]).describe('in the foot’s frame, mm: across, and forward from the widest part')
 const line = z.array(point)
-const branch = z.enum(['lateral', 'medial'])
+const branch = z.enum(HALVES)
 const degrees = z.number().describe('from the ground')
 const object = <S extends z.ZodRawShape>(shape: S) => z.object(shape).strict()
 

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { sizeFactsSchema, sizeSchema } from '@crescent/core/records/index'
-import { VERDICTS } from '@crescent/core'
+import { HALVES, VERDICTS } from '@crescent/core'
 import { toldSchema } from '../told-schema'
 
 const mm = z.number()
@@ -26,7 +26,7 @@ export const rankedSchema = z
           holes: z.array(
             z
               .object({
-                branch: z.enum(['lateral', 'medial']),
+                branch: z.enum(HALVES),
                 number: z.number(),
                 verdict: z.enum(VERDICTS),
                 why: toldSchema,

@@ -61,71 +61,85 @@ export function readCsv(text: string): CsvRead {
 
 const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }] })
 
-function readRow(row: Record<string, string>, line: number): CsvRow {
-  const errors: RequestProblem[] = []
-  const cell = (column: Column) => plain(row[column] ?? '')
-  const wrong = (path: Column, message: string) => void errors.push({ path, message })
-  const length = (column: Column): number | undefined => {
-    if (cell(column) === '') return undefined
-    const read = parseLength(cell(column), 'mm')
+/** The cells of a row, and what is wrong with them by column. */
+class Cells {
+  readonly errors: RequestProblem[] = []
+
+  constructor(private readonly row: Record<string, string>) {}
+
+  text = (column: Column): string => plain(this.row[column] ?? '')
+
+  wrong = (path: Column, message: string): void => void this.errors.push({ path, message })
+
+  length(column: Column): number | undefined {
+    const text = this.text(column)
+    if (text === '') return undefined
+    const read = parseLength(text, 'mm')
     // Three quarters of an inch are 19.05, not 19.049999.
     if (read.ok) return Number(read.mm.toFixed(4))
-    wrong(column, `${cell(column)}: ${read.message}`)
+    this.wrong(column, `${text}: ${read.message}`)
     return undefined
   }
-  const number = (column: Column): number | undefined => {
-    if (cell(column) === '') return undefined
-    const value = Number(cell(column).replace(',', '.'))
+
+  number(column: Column): number | undefined {
+    const text = this.text(column)
+    if (text === '') return undefined
+    const value = Number(text.replace(',', '.'))
     if (Number.isFinite(value)) return value
-    wrong(column, `${cell(column)}: a number is needed`)
+    this.wrong(column, `${text}: a number is needed`)
     return undefined
   }
-  const choice = <T extends string>(column: Column, list: readonly T[], otherwise: T): T => {
-    const word = cell(column).toLowerCase().replace(/\s+/g, '-')
+
+  choice<T extends string>(column: Column, list: readonly T[], otherwise: T): T {
+    const word = this.text(column).toLowerCase().replace(/\s+/g, '-')
     if (word === '') return otherwise
     const found = list.find((one) => one === word)
-    if (!found) wrong(column, `${cell(column)}: one of ${list.join(', ')}`)
+    if (!found) this.wrong(column, `${this.text(column)}: one of ${list.join(', ')}`)
     return found ?? otherwise
   }
-  for (const column of NEEDED) if (cell(column) === '') wrong(column, 'is missing')
-  const feet = choice('feet', SIZE_FEET, 'either')
-  const sold = { web: length('web') ?? 0, width: length('width'), toeToHeels: length('toe to heels') }
-  const said = length('length')
-  const derived = said === undefined ? fromSold(feet, sold) : undefined
+
+  holes = (column: Column): SizeHole[] =>
+    readHoles(this.text(column), (message) => this.wrong(column, message))
+}
+
+function readRow(row: Record<string, string>, line: number): CsvRow {
+  const cells = new Cells(row)
+  for (const column of NEEDED) if (cells.text(column) === '') cells.wrong(column, 'is missing')
+  const made = sizeIn(cells)
+  if (cells.errors.length > 0) return { line, errors: cells.errors }
+  const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
+  const problems = read.success
+    ? checkSize(read.data, '').map((one) => ({ path: one.path, message: describeProblem(one) }))
+    : problemsOf(read.error)
+  const errors = problems.map(({ path, message }) => ({ path: columnOf(path), message }))
+  return { line, errors, ...(read.success && errors.length === 0 && { size: read.data }) }
+}
+
+/** A size as its row says it; what cannot be read is told to the cells. */
+function sizeIn(cells: Cells) {
+  const feet = cells.choice('feet', SIZE_FEET, 'either')
+  const [web, width] = [cells.length('web') ?? 0, cells.length('width')]
+  const toeToHeels = cells.length('toe to heels')
+  const said = cells.length('length')
+  const derived = said === undefined ? fromSold(feet, { web, width, toeToHeels }) : undefined
   if (said === undefined && derived === undefined)
-    wrong('length', 'The length along the centreline, or width and toe to heels, is needed')
-  const holes = (column: Column): SizeHole[] => readHoles(cell(column), (message) => wrong(column, message))
-  const [width, weight] = [sold.width, number('weight')]
-  const crease = length('crease')
-  const clips = choice('clips', SIZE_CLIPS, 'none')
-  const made = {
-    ...{ range: cell('range'), label: cell('label'), kind: choice('kind', SIZE_KINDS, 'plain-steel'), feet },
-    ...{ web: sold.web, thickness: length('thickness') ?? 0, length: said ?? derived ?? 0 },
-    ...{
-      lengthDerived: derived !== undefined,
-      holes: { lateral: holes('outer holes'), medial: holes('inner holes') },
-    },
+    cells.wrong('length', 'The length along the centreline, or width and toe to heels, is needed')
+  const [weight, crease] = [cells.number('weight'), cells.length('crease')]
+  const clips = cells.choice('clips', SIZE_CLIPS, 'none')
+  const kind = cells.choice('kind', SIZE_KINDS, 'plain-steel')
+  return {
+    ...{ range: cells.text('range'), label: cells.text('label'), kind, feet },
+    ...{ web, thickness: cells.length('thickness') ?? 0, length: said ?? derived ?? 0 },
+    lengthDerived: derived !== undefined,
+    holes: { lateral: cells.holes('outer holes'), medial: cells.holes('inner holes') },
     ...(width !== undefined && { width }),
     ...(weight !== undefined && { weight }),
     ...(crease !== undefined && { crease }),
     ...(clips !== 'none' && { clips }),
-    ...{
-      price: number('price') ?? null,
-      onVan: number('on van') ?? 0,
-      keepOnVan: number('keep on van') ?? 0,
-    },
+    price: cells.number('price') ?? null,
+    onVan: cells.number('on van') ?? 0,
+    keepOnVan: cells.number('keep on van') ?? 0,
   }
-  if (errors.length > 0) return { line, errors }
-  const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
-  if (!read.success)
-    return {
-      line,
-      errors: problemsOf(read.error).map(({ path, message }) => ({ path: columnOf(path), message })),
-    }
-  const problems = checkSize(read.data, '')
-  return problems.length > 0
-    ? { line, errors: problems.map((one) => ({ path: columnOf(one.path), message: describeProblem(one) })) }
-    : { line, size: read.data, errors }
 }
 
 function fromSold(

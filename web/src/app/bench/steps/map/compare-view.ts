@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core'
 import {
+  HALVES,
   asymmetry,
   compareOutlines,
   footOutline,
@@ -263,7 +264,7 @@ export class CompareView {
       : `${this.side()}, outer half against inner`
   })
   protected readonly rows = computed(() => {
-    const halves = this.chosen() === ITSELF ? (['lateral'] as const) : (['lateral', 'medial'] as const)
+    const halves = this.chosen() === ITSELF ? (['lateral'] as const) : HALVES
     return this.differences()
       .filter(({ half }) => half === 'lateral')
       .map(({ region }) => ({

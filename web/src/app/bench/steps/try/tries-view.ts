@@ -10,6 +10,7 @@ import { inkColours } from '../../../change/ink-colours'
 import { AsyncState } from '../../../common/async-state'
 import { FigureText } from '../../../drawing/figure-text'
 import { Api, failureText } from '../../../state/api'
+import { HALVES } from '@crescent/core'
 
 echarts.use([BarChart, LineChart, GridComponent, TooltipComponent, AriaComponent, SVGRenderer])
 
@@ -138,7 +139,7 @@ export class TriesView {
   protected readonly firstWords = computed(() => {
     const over = this.over()
     if (!over) return []
-    return (['lateral', 'medial'] as const).map((branch) => {
+    return HALVES.map((branch) => {
       const { shoes, mean, spread } = over.first[branch]
       const whose = branch === 'lateral' ? 'Outer' : 'Inner'
       const by = this.text.slight(Math.abs(mean))
