@@ -1,7 +1,8 @@
 import { ProblemError, type Problem } from '@crescent/core'
 import type * as z from 'zod'
 import type { Practice } from '../practice'
-import type { Stored } from '../database/record-table'
+import type { Stored } from '../database/record-rows'
+import type {} from '../database/record-table'
 import { BadRequest, NotFound } from '../http/door'
 import { withBody, type Route } from '../http/route'
 

@@ -5,7 +5,8 @@ import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
 import { beside } from '../../database/beside'
 import { HEAD, LISTS } from './lists'
 import { openPractice, type Practice } from '../../practice'
-import { Conflict, sameContent, type Stored } from '../../database/record-table'
+import type { Stored } from '../../database/record-rows'
+import { Conflict, sameContent } from '../../database/record-table'
 
 /** After so many problems the rest of a file is not looked at. */
 const ENOUGH_PROBLEMS = 100

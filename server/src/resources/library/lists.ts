@@ -17,7 +17,8 @@ import {
 import { planShoe, ProblemError, type Problem, type StoredPattern } from '@crescent/core'
 import { CHECKS } from '../checks'
 import type { Practice } from '../../practice'
-import type { Stored } from '../../database/record-table'
+import type { Stored } from '../../database/record-rows'
+import type {} from '../../database/record-table'
 
 /** What stands at the head of a library. */
 export const HEAD = {
