@@ -98,35 +98,34 @@ const walkTo = (page: Page, path: string): Promise<void> =>
     dispatchEvent(new PopStateEvent('popstate'))
   }, path)
 
+/** The visit of a horse that runs, or was made on that day; a new one where there is none. */
+async function visitOf(page: Page, name: string, date: string): Promise<string> {
+  const api = new URL('/api', page.url()).href
+  const got = async <T>(path: string) => (await (await page.request.get(`${api}${path}`)).json()) as T
+  const horses = await got<{ id: string; name: string }[]>(`/horses?search=${encodeURIComponent(name)}`)
+  const horseId = horses.find((one) => one.name === name)!.id
+  const { visits } = await got<{ visits: { id: string; state: string; date: string }[] }>(
+    `/horses/${horseId}/page`,
+  )
+  const running = visits.find((one) => one.state === 'open' || one.date === date)
+  if (running) return running.id
+  const id = crypto.randomUUID()
+  const made = await page.request.put(`${api}/visits/${id}`, {
+    data: {
+      ...{ id, version: 0, horseId, date, state: 'open', feet: {}, nextDue: null, closeList: {} },
+      ...{ notes: '', archived: false },
+    },
+  })
+  if (!made.ok()) throw new Error(await made.text())
+  return id
+}
+
 /**
  * Starts or goes on with the visit of a horse, as its page does, and goes to a step of the Bench. The way there through
  * Stable is walked where it is what is tested.
  */
 export async function openBench(page: Page, horse: string, step = 'Map'): Promise<void> {
-  const visit = await page.evaluate(
-    async ([name, date]) => {
-      const got = async <T>(path: string) => (await (await fetch(`/api${path}`)).json()) as T
-      const horses = await got<{ id: string; name: string }[]>(`/horses?search=${encodeURIComponent(name)}`)
-      const horseId = horses.find((one) => one.name === name)!.id
-      const { visits } = await got<{ visits: { id: string; state: string; date: string }[] }>(
-        `/horses/${horseId}/page`,
-      )
-      const running = visits.find((one) => one.state === 'open' || one.date === date)
-      if (running) return running.id
-      const id = crypto.randomUUID()
-      const made = await fetch(`/api/visits/${id}`, {
-        method: 'PUT',
-        headers: { 'Content-Type': 'application/json' },
-        body: JSON.stringify({
-          ...{ id, version: 0, horseId, date, state: 'open', feet: {}, nextDue: null, closeList: {} },
-          ...{ notes: '', archived: false },
-        }),
-      })
-      if (!made.ok) throw new Error(await made.text())
-      return id
-    },
-    [horse, dayFromNow(0)] as const,
-  )
+  const visit = await visitOf(page, horse, dayFromNow(0))
   await walkTo(page, `/bench/${visit}/LF`)
   await expect(page.getByRole('radiogroup', { name: 'Foot' })).toBeVisible()
   await expect(page.getByText(horse).first()).toBeVisible()

@@ -88,10 +88,13 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
             {{ text }}
           </button>
         }
-      } @else if (rounded()) {
-        Kept as {{ exactly() }}, shown to the nearest that a rule has.
-      } @else if (focused()) {
-        <cr-worded [text]="text.told(where())" [beside]="true" />
+      } @else {
+        @if (rounded()) {
+          Kept as {{ exactly() }}{{ focused() ? ', shown to the nearest that a rule has.' : '' }}
+        }
+        @if (focused()) {
+          <cr-worded [text]="text.told(where())" [beside]="true" />
+        }
       }
     </p>
     @if (focused()) {
