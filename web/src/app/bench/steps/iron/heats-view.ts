@@ -171,11 +171,21 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
       flex: 2;
     }
     @media (max-width: 819px) {
+      /* What is done stands above its picture: below it the thumb's buttons would lie over it. */
       .work {
-        grid-template: minmax(190px, 27vh) auto auto / minmax(0, 1fr);
+        display: flex;
+        flex-direction: column;
       }
       .words {
-        overflow: visible;
+        display: contents;
+      }
+      .what {
+        order: -2;
+      }
+      cr-heat-drawing {
+        flex: none;
+        order: -1;
+        height: clamp(170px, 22vh, 300px);
       }
       /* Under the thumb, above the slip and the places, whatever the step says. */
       .steps {
