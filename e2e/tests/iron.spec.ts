@@ -85,6 +85,10 @@ test.describe('iron', () => {
       await page.getByRole('tab', { name: 'Iron' }).tap()
       const which = page.getByText(/Step \d+ of \d+/)
       const count = Number(/of (\d+)/.exec((await which.textContent())!)![1])
+      // What is done is read without scrolling, and nothing lies over it.
+      const words = (await page.getByTestId('heat-text').boundingBox())!
+      const under = (await page.getByRole('button', { name: 'Next step' }).boundingBox())!
+      expect(words.y + words.height).toBeLessThan(under.y)
       const seen = new Set<string | null>()
       for (let i = 1; i <= count; i++) {
         // The next tap waits until the step has come: the last one has no button to tap.
