@@ -181,6 +181,14 @@ export async function savePattern(page: Page, name?: string): Promise<void> {
   await expect(dialog).toBeHidden()
 }
 
+/** Types a day, `2026-11-23`, digit by digit as the browser of these tests asks for it: month, day, year. */
+export async function typeDay(field: Locator, day: string): Promise<void> {
+  const [year, month, date] = day.split('-')
+  await field.focus()
+  await field.pressSequentially(`${month}${date}${year}`)
+  await expect(field).toHaveValue(day)
+}
+
 /** No fault that axe knows of, on the screen as it stands. */
 export async function expectAccessible(page: Page): Promise<void> {
   // What still fades in has no contrast yet.

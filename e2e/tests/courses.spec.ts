@@ -11,6 +11,7 @@ import {
   test,
   typeFive,
   typeOver,
+  typeDay,
 } from '../support/fixtures'
 
 /** The page of a horse. */
@@ -157,7 +158,7 @@ test('a call is promised, stands on the round until it was made, and what came o
   await page.getByRole('button', { name: 'Promise a call' }).click()
   const promise = page.getByRole('dialog', { name: 'Promise a call about Dunlin' })
   await typeOver(promise.getByLabel('What it is about'), 'Sound on the stones?')
-  await promise.getByLabel('On', { exact: true }).fill(dayFromNow(2))
+  await typeDay(promise.getByLabel('On', { exact: true }), dayFromNow(2))
   await expectAccessible(page)
   await promise.getByRole('button', { name: 'Promise it' }).click()
   await expect(promise).toBeHidden()
@@ -259,7 +260,7 @@ test('on a phone a step is put on another day from the horse’s page', async ({
     const card = page.locator('cr-course-card')
     await card.getByRole('button', { name: 'Do it' }).click()
     const step = page.getByRole('dialog', { name: 'A little lower' })
-    await step.getByLabel('Done on').fill(dayFromNow(92))
+    await typeDay(step.getByLabel('Done on'), dayFromNow(92))
     await step.getByRole('button', { name: 'Put it on that day' }).click()
     await expect(step).toBeHidden()
     await expect(card).toContainText('due in 92 days')

@@ -13,6 +13,7 @@ import {
   PHONE,
   atRest,
   dayFromNow,
+  typeDay,
 } from '../support/fixtures'
 
 /** Types as a hand does, key by key into the field that has the focus, and looks that the focus stays there. */
@@ -249,7 +250,7 @@ test.describe('as hands do it', () => {
     const dialog = page.getByRole('dialog')
     await expect(dialog).toContainText('LH bare')
     await dialog.getByRole('button', { name: 'Another day' }).click()
-    await dialog.getByLabel('Next visit').fill(dayFromNow(65))
+    await typeDay(dialog.getByLabel('Next visit'), dayFromNow(65))
     await dialog.getByLabel('Note for next time').pressSequentially('Look at the frog')
     await dialog.getByRole('button', { name: 'Finish', exact: true }).click()
     await expect(page.getByText('Visit finished')).toBeVisible()

@@ -9,6 +9,7 @@ import {
   test,
   typeFive,
   typeOver,
+  typeDay,
 } from '../support/fixtures'
 
 const STYLE = { unit: 'in', denominator: 16 } as const
@@ -194,7 +195,7 @@ test.describe('map', () => {
     await expect(chart).toContainText(/The wall grows \d(\.\d+)?" a week, give or take/)
     const likely = chart.locator('[data-followed="width"] td').first()
     const soon = await likely.textContent()
-    await chart.getByLabel('Likely measures on').fill('2029-11-23')
+    await typeDay(chart.getByLabel('Likely measures on'), '2029-11-23')
     await expect(likely).not.toHaveText(soon!)
     await chart.getByRole('button', { name: 'Toe angle' }).click()
     await expect(chart).toContainText(/Toe angle \d+(\.\d)?° on/)

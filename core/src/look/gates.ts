@@ -1,4 +1,4 @@
-import type { Side } from '../records/foot'
+import { SIDES, type Side } from '../records/foot'
 import type { Look } from '../records/look'
 import { standing } from './carry'
 import { findingKind, type FindingKindKey } from '../terms/finding-kinds'
@@ -82,7 +82,7 @@ export function gatesOf(look: Look): Gate[] {
 }
 
 function findingGates(look: Look): Gate[] {
-  return (['LF', 'RF', 'LH', 'RH'] as const).flatMap((side) =>
+  return SIDES.flatMap((side) =>
     standing(look.feet[side].findings).flatMap(({ kind, place, grade }) => {
       const { label, grades, vetFrom } = findingKind(kind)
       if (vetFrom === undefined || grade < vetFrom) return []

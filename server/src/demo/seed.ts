@@ -1,5 +1,5 @@
 import { addDays, formatISO } from 'date-fns'
-import { planShoe, snapshotOf, type Side } from '@crescent/core'
+import { planShoe, SIDES, snapshotOf, type Side } from '@crescent/core'
 import type { Practice } from '../practice'
 import { footAt } from './feet'
 import { seedLook } from './looks'
@@ -71,7 +71,7 @@ function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
       ...at,
     })
     if (dates.length - i <= LOOKS) seedLook(practice, horse, { visitId, day, i, dates, today })
-    for (const side of horse.hind ? (['LF', 'RF', 'LH', 'RH'] as const) : (['LF', 'RF'] as const)) {
+    for (const side of SIDES.filter((side) => horse.hind || side.endsWith('F'))) {
       const foot = footAt(horse, side, date, today)
       // The first visit, one a year later and the last one each left a pattern behind.
       const yearly = Math.round(52 / horse.cycleWeeks)

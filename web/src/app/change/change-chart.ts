@@ -7,9 +7,10 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core'
-import type { Followed, Series, Side } from '@crescent/core'
+import { SIDES, type Followed, type Series, type Side } from '@crescent/core'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { NgxEchartsDirective, provideEchartsCore } from 'ngx-echarts'
+import { DayField } from '../common/day-field'
 import { longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { chartFrame, echarts, measuredLine } from './chart-frame'
@@ -25,12 +26,11 @@ const LABELS: Record<Followed, string> = {
   proportion: 'Ahead : behind',
 }
 const WEEKS_A_YEAR = 365.25 / 7
-const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
 
 /** A foot over time: each figure at its visits, its line, and what it will likely measure on a day to come. */
 @Component({
   selector: 'cr-change-chart',
-  imports: [NgxEchartsDirective],
+  imports: [DayField, NgxEchartsDirective],
   providers: [provideEchartsCore({ echarts })],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -68,12 +68,7 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
       <p class="told">{{ labels[followed()] }} of the {{ foot() }} was not measured yet.</p>
     }
     <p class="growth">{{ growthText() }}</p>
-    <form (submit)="$event.preventDefault()">
-      <label>
-        Likely measures on
-        <input class="typed" type="date" [value]="day()" (input)="day.set(value($event))" />
-      </label>
-    </form>
+    <cr-day-field label="Likely measures on" [day]="day()" (changed)="day.set($event)" />
     <table>
       <caption>
         For a shoe made ahead
@@ -114,13 +109,8 @@ const SIDES: readonly Side[] = ['LF', 'RF', 'LH', 'RH']
       margin: 4px 0 10px;
       font-size: 0.95rem;
     }
-    label {
-      font-size: 0.9rem;
-      color: var(--ink-soft);
-    }
-    .typed {
-      display: inline-block;
-      width: auto;
+    cr-day-field {
+      max-width: 15rem;
     }
     table {
       width: 100%;
@@ -204,7 +194,7 @@ export class ChangeChart {
   protected readonly likely = computed(() =>
     this.change().series.map(({ followed, trend, measured }) => {
       const lacks = measured.length === 0 ? 'not measured' : 'needs three visits'
-      if (!trend || !/^\d{4}-\d\d-\d\d$/.test(this.day())) return { followed, lacks }
+      if (!trend) return { followed, lacks }
       const { value, low, high } = trend.at(this.day())
       const write = (n: number) => this.write(followed, n)
       return { followed, value: write(value), low: write(low), high: write(high) }
@@ -231,8 +221,6 @@ export class ChangeChart {
     if (followed.endsWith('Angle')) return `${sign}${value.toFixed(2)}°`
     return sign + this.text.slight(value)
   }
-
-  protected value = (event: Event): string => (event.target as HTMLInputElement).value
 }
 
 /** Points at the visits, the line through them, and the stretch in which a figure will likely lie from the last visit on. */

@@ -5,6 +5,7 @@ import {
   formatLength,
   lengthFromSold,
   parseLength,
+  type Half,
   type LengthStyle,
   type Size,
   type SizeClips,
@@ -18,10 +19,7 @@ import { SIZE_LENGTHS, SIZE_NUMBERS, type SizeLength, type SizeNumber } from './
 export type SizeFigures = Omit<Size, 'id' | 'version'>
 
 /** A size as it stands in the fields: lengths in the unit that is chosen, holes as text. */
-export interface TypedSize extends Record<
-  SizeLength | SizeNumber | 'range' | 'label' | 'lateral' | 'medial',
-  string
-> {
+export interface TypedSize extends Record<SizeLength | SizeNumber | 'range' | 'label' | Half, string> {
   kind: SizeKind
   feet: SizeFeet
   clips: SizeClips
@@ -74,7 +72,7 @@ export function readTypedSize(
     wrong.push(`${SIZE_NUMBERS[key].label}: ${typed[key]} is no number`)
     return undefined
   }
-  const holes = (branch: 'lateral' | 'medial') => {
+  const holes = (branch: Half) => {
     if (typed[branch] === before[branch]) return start.holes[branch]
     const read = readHoleText(typed[branch], style)
     if ('holes' in read) return read.holes

@@ -13,6 +13,7 @@ import {
   type FootInput,
   type FootRecord,
   type Fork,
+  type Half,
   type HeelMeasure,
   type KeepClear,
   type Look,
@@ -48,7 +49,7 @@ export interface AnvilDraft {
   width?: number
   heelWidth?: number
   length?: number
-  seen: { branch: 'lateral' | 'medial'; place: string; by: number }[]
+  seen: { branch: Half; place: string; by: number }[]
   /** Points along the middle of its web, as they were typed. */
   points?: string
   /** Sighted along its branches, and how it lies on the anvil. */
