@@ -1,4 +1,4 @@
-import { SIDES, type Side } from '../records/foot'
+import { SIDES, type Side } from '../terms/sides'
 import type { Look } from '../records/look'
 import { standing } from './carry'
 import { findingKind, type FindingKindKey } from '../terms/finding-kinds'
