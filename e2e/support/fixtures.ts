@@ -185,7 +185,8 @@ export async function savePattern(page: Page, name?: string): Promise<void> {
 export async function typeDay(field: Locator, day: string): Promise<void> {
   const [year, month, date] = day.split('-')
   await field.focus()
-  await field.pressSequentially(`${month}${date}${year}`)
+  // No quicker than a hand: the field of days writes a day it has handed on back, and would take a digit with it.
+  await field.pressSequentially(`${month}${date}${year}`, { delay: 150 })
   await expect(field).toHaveValue(day)
 }
 
