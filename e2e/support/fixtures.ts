@@ -185,8 +185,7 @@ export async function savePattern(page: Page, name?: string): Promise<void> {
 export async function typeDay(field: Locator, day: string): Promise<void> {
   const [year, month, date] = day.split('-')
   await field.focus()
-  // No quicker than a hand: the field of days writes a day it has handed on back, and would take a digit with it.
-  await field.pressSequentially(`${month}${date}${year}`, { delay: 150 })
+  await field.pressSequentially(`${month}${date}${year}`)
   await expect(field).toHaveValue(day)
 }
 

@@ -31,4 +31,27 @@ describe('a day', () => {
     expect(days).toEqual(['2026-12-01'])
     expect(faults).toEqual([true, true, false])
   })
+
+  it('a day that was handed on is not written back over what is typed meanwhile; one from elsewhere is', async () => {
+    const { fixture, element } = await show(DayField, { label: 'Day', day: '2026-11-25' })
+    const box = element.querySelector('input')!
+    const type = (day: string) => {
+      box.value = day
+      box.dispatchEvent(new Event('input'))
+    }
+    const told = async (day: string) => {
+      fixture.componentRef.setInput('day', day)
+      await fixture.whenStable()
+      return box.value
+    }
+    expect(box.value).toBe('2026-11-25')
+    // Month and day are typed, and the year begun, before whoever was told of it says it back.
+    type('2026-12-01')
+    type('0202-12-01')
+    expect(await told('2026-12-01')).toBe('0202-12-01')
+    type('2029-12-01')
+    expect(await told('2029-12-01')).toBe('2029-12-01')
+    expect(await told('2026-11-25')).toBe('2026-11-25')
+    expect(await told('2029-12-01')).toBe('2029-12-01')
+  })
 })

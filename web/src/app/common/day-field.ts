@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core'
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  type ElementRef,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core'
 import { DAY_RANGE } from '@crescent/core/text'
 import { isValid, parseISO } from 'date-fns'
 
@@ -26,7 +36,6 @@ export function dayFault(day: string): string {
       [id]="id"
       [min]="range[0]"
       [max]="range[1]"
-      [value]="day()"
       [attr.aria-invalid]="fault() ? true : null"
       [attr.aria-describedby]="fault() ? id + '-fault' : null"
       (input)="typed(box)"
@@ -67,12 +76,27 @@ export class DayField {
   protected readonly range = DAY_RANGE
   private readonly wrong = signal('')
   protected readonly fault = computed(() => this.wrong())
+  private readonly box = viewChild<ElementRef<HTMLInputElement>>('box')
+  private handedOn: string | undefined
+
+  constructor() {
+    // Only what comes from elsewhere: a day written back while its year is still typed would take digits with it.
+    effect(() => {
+      const day = this.day()
+      const box = this.box()?.nativeElement
+      if (!box || day === this.handedOn) return
+      this.handedOn = undefined
+      box.value = day
+    })
+  }
 
   protected typed({ value, validity }: HTMLInputElement): void {
     const empty = value === '' && !validity.badInput
     if (empty) this.wrong.set(this.optional() ? '' : 'A day is needed.')
     else this.wrong.set(dayFault(value))
     this.faulty.emit(this.wrong() !== '')
-    if (this.wrong() === '') this.changed.emit(value)
+    if (this.wrong() !== '') return
+    this.handedOn = value
+    this.changed.emit(value)
   }
 }
