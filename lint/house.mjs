@@ -24,6 +24,7 @@ export const HOUSE = [
       'iron',
       'cautions',
       'plan',
+      'handing-over',
       'designs',
       'made-up',
       'views',

@@ -94,7 +94,6 @@ export type { Nail } from './nails/nails'
 export {
   bySchool,
   MOST_HOLES,
-  resolveNails,
   withDriven,
   withEnd,
   withHole,
@@ -103,6 +102,19 @@ export {
   type HoleChange,
   type NailPlan,
 } from './nails/nail-plan'
+export { askedNails } from './nails/asked-nails'
+export {
+  heldToLimits,
+  keptNails,
+  limitWords,
+  overruling,
+  ruling,
+  withoutOverruled,
+  type StandingLimit,
+} from './nails/limits'
+export { nailLimitsOf } from './look/nail-limits'
+export { limitsInWords } from './look/limits-in-words'
+export { VET_NAIL_RULES, NAIL_LIMIT_WORDS, type VetNailRule } from './terms/nail-limits'
 export { markAt, oldHoles, type ClearStretch } from './nails/keep-clear'
 export type { Nailing } from './nails/nailing'
 export { SCHOOLS_OF_NAILING } from './nails/schools'
@@ -127,6 +139,7 @@ export type {
   FootInput,
   HeelMeasure,
   KeepClear,
+  NailLimit,
   TipSource,
   Trace,
 } from './records/foot'
@@ -203,7 +216,6 @@ export type { NailSchoolName } from './terms/nail-schools'
 export { NAIL_RANGES } from './terms/nail-ranges'
 export type { FitName } from './terms/fits'
 export type { Material, SectionShape } from './terms/sections'
-export { factoryHoles } from './nails/factory-holes'
 export { checkSize, SIZE_RANGES } from './shoe/check-size'
 export { lengthFromSold, soldMeasures, soldWidth, type SoldMeasures } from './shoe/as-sold'
 export {

@@ -11,9 +11,5 @@ export {
 export { LEAST_SOLE, trimPlan, type TrimPlan, type Wanted } from './radiographs/trim-plan'
 export { drawnLines, type DrawnKind, type DrawnLine } from './radiographs/drawn-lines'
 export { likelyPlaces } from './radiographs/likely-places'
-export {
-  CARRIED_OUT,
-  footFromRadiograph,
-  type CarriedOut,
-  type FootFromRadiograph,
-} from './radiographs/hand-over'
+export { markingProblems } from './radiographs/marking-problems'
+export { footFromRadiograph, limitsFromRadiograph, type FootFromRadiograph } from './radiographs/onto-foot'

@@ -8,6 +8,7 @@ import { ironCautions } from './iron-cautions'
 import { mouldedCautions } from './moulded-cautions'
 import { nailCautions } from './nail-cautions'
 import { nailFlightCautions } from './nail-flight-cautions'
+import { nailLimitCautions } from './nail-limit-cautions'
 import { sizeCautions } from './size-cautions'
 import { togetherCautions } from './together-cautions'
 
@@ -16,6 +17,7 @@ const RULES: readonly CautionRule[] = [
   ({ chosen }) => [...chosen],
   togetherCautions,
   coverCautions,
+  nailLimitCautions,
   nailFlightCautions,
   nailCautions,
   footCautions,

@@ -23,6 +23,14 @@ const GONE: readonly Gone[] = [
       'Leave the hole empty or punch it finer. If a horse is pricked: pull the nail, say so, call the vet.',
   },
   {
+    verdicts: ['ruled-out'],
+    code: 'nail-ruled-out',
+    severity: 'stop',
+    title: 'Nail where none may be driven',
+    action:
+      'Leave the hole empty, or put it where the limit allows. Overrule the limit only with a reason, agreed with the vet.',
+  },
+  {
     verdicts: ['close'],
     code: 'nail-close',
     severity: 'caution',

@@ -5,7 +5,7 @@ import { length, told, type Told } from '../notices/told'
 
 /** What is chosen about a foot, not measured. */
 export type FootChoice =
-  'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear' | 'trace'
+  'side' | 'animal' | 'breakoverSchool' | 'heelMeasure' | 'tipBy' | 'keepClear' | 'limits' | 'trace'
 
 /** Every figure of a foot that can be typed. */
 export type FootFigureKey = Exclude<keyof FootInput, FootChoice>

@@ -25,7 +25,7 @@ type UnguessedKey =
  * A foot with every figure known, given or taken by default. Lengths in mm, angles in degrees. Heel width is outside
  * to outside, whichever way it was taken.
  */
-export type Foot = Omit<Required<FootInput>, UnguessedKey | 'keepClear' | 'trace'> &
+export type Foot = Omit<Required<FootInput>, UnguessedKey | 'keepClear' | 'limits' | 'trace'> &
   Pick<FootInput, UnguessedKey | 'trace'>
 
 export interface ReadFoot {

@@ -1,6 +1,7 @@
+import { seatTilt } from '../modifications/raised'
 import type { Plan } from '../plan/plan'
 import { radians } from '../units/angle'
-import { placesOf, type Going } from './going'
+import type { Going } from './going'
 
 /** What hoof angle and fetlock come to when shoe and going raise or sink the heels; degrees, plus opens and steepens. */
 export interface FetlockChange {
@@ -30,7 +31,7 @@ export function fetlockChange(
   pastern?: number,
 ): FetlockChange {
   const { foot, balance } = plan
-  const hoof = pitchOf(plan) - going.tilt.foreAft - going.onFloor.foreAft
+  const hoof = seatTilt(plan.cuts) - going.tilt.foreAft - going.onFloor.foreAft
   const long = pastern ?? foot.dorsalLength * PASTERN_LONG
   const angle = foot.pasternAngle ?? foot.toeAngle
   // Raised about the breakover, the joint over the widest part comes up by its lever.
@@ -48,14 +49,4 @@ export function fetlockChange(
       measured: pastern !== undefined && foot.pasternAngle !== undefined,
     },
   }
-}
-
-/** Degrees by which a shoe is thicker behind than in front: wedges, read from its sections. */
-function pitchOf(plan: Plan): number {
-  const { cuts } = plan
-  const { toe, heels } = placesOf(plan)
-  const front = cuts.reduce((a, b) => (b.place.fromToe < a.place.fromToe ? b : a)).form.thickness
-  const behind = (cuts[0]!.form.thickness + cuts[cuts.length - 1]!.form.thickness) / 2
-  const run = toe[1] - (heels[0][1] + heels[1][1]) / 2
-  return (Math.atan((behind - front) / run) * 180) / Math.PI
 }

@@ -27,8 +27,8 @@ const fields = fieldsOf([
     key: 'rail',
     label: 'Height of the rails',
     kind: 'length',
-    where: told`At the back; about ${length(inches(3 / 8))}.`,
-    range: () => [3, 20],
+    where: told`At the back; about ${length(inches(3 / 8))}. Nothing: the plate lies flat.`,
+    range: () => [0, 20],
     fallback: () => inches(3 / 8),
   },
   {
@@ -48,9 +48,13 @@ const LEAST_BAR = { width: 24, thickness: 9 }
 /** A rail across the web, mm, and where the rails run on a branch, as shares of it. */
 const RAIL = { width: inches(1 / 4), from: 0.5, to: 0.985 }
 
+/** Rails lower than this are not made, mm: the plate lies flat. */
+const LEAST_RAIL = 0.5
+
 /** Two rails on each branch, the outer of them set out over the rim. */
 function rails(context: ShoeContext, values: Figures): ShoePart[] {
   const { spread, rail } = values
+  if (rail < LEAST_RAIL) return []
   return HALVES.flatMap((branch) =>
     (['outer', 'inner'] as const).map((which): ShoePart => {
       const from = stationAt(context, branch, RAIL.from)
@@ -75,13 +79,6 @@ function rails(context: ShoeContext, values: Figures): ShoePart[] {
       }
     }),
   )
-}
-
-/** Degrees the rails raise the back of the foot about its breakover. */
-function raised(context: ShoeContext, values: Figures): number {
-  const { heelY } = bearing(context)
-  const breakover = context.foot.widestFromToe - values.behindToe
-  return (Math.atan(values.rail / Math.max(20, breakover - heelY)) * 180) / Math.PI
 }
 
 /** Aluminium plate with four rails for founder: breakover far back, the back of the foot raised and supported. */
@@ -145,11 +142,10 @@ export const fourRailPlate = modificationOf({
     },
     { stage: 'on the foot', text: 'Fill with cushion from the point of the frog back.' },
   ],
-  tell: (context, values) => {
-    const lift = raised(context, values)
+  tell: (context, _values, { raised: lift }) => {
     const { palmarAngle, soleDepth } = context.foot
     return [
-      `The rails raise the back by ${lift.toFixed(1)}° about the breakover; aluminium is ground on its own wheel.`,
+      `On a hard floor the shoe raises the back by ${lift.toFixed(1)}°; aluminium is ground on its own wheel.`,
       palmarAngle === undefined
         ? 'Palmar angle not known: take it from the radiograph. The aim is P3 parallel to the shoe.'
         : `P3 stands ${palmarAngle.toFixed(1)}° to the shoe (aim: parallel, by the trim) and ${(palmarAngle + lift).toFixed(1)}° to the ground.`,

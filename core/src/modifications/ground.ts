@@ -12,7 +12,7 @@ export interface GroundContact {
 }
 
 /** What of a section lies on the ground, from and to, in from the outer rim; nothing where the first is the larger. */
-function onGround({ shape, width, outerGround, innerGround, bend }: SectionForm): [number, number] {
+export function onGround({ shape, width, outerGround, innerGround, bend }: SectionForm): [number, number] {
   const rises = bend?.from ?? 0
   if (shape === 'half-round') return [Math.max(width / 2, rises), width / 2]
   return [Math.max(outerGround[0], rises), width - innerGround[0]]

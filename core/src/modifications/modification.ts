@@ -170,6 +170,12 @@ export const MODIFICATION_GROUPS = [
 ] as const
 export type ModificationGroup = (typeof MODIFICATION_GROUPS)[number]['key']
 
+/** What is read of the shoe as it is made, for what is told of it. */
+export interface MadeShoe {
+  /** Degrees by which it raises the heels on a hard floor. */
+  raised: number
+}
+
 /** One modification: what it is for, its figures, and what it does to outline, bar, breakover, nails and cautions. */
 export interface ModificationWith<V> {
   kind: string
@@ -221,7 +227,7 @@ export interface ModificationWith<V> {
   /** What is drilled for it, and tapped. */
   drilled?: (context: ShoeContext, values: V) => DrilledHoles[]
   /** What it comes to, in words, for the slip. */
-  tell?: (context: ShoeContext, values: V) => Told[]
+  tell?: (context: ShoeContext, values: V, made: MadeShoe) => Told[]
   cautions?: (context: ShoeContext, values: V) => Caution[]
 }
 

@@ -169,12 +169,17 @@ describe('four-rail plate', () => {
     expect(codes(plate({ behindToe: 25 }, { tipFromToe: 38 }))).toContain('four-rail-ahead')
   })
 
-  it('raises the back by atan(rail / bearing behind the breakover): a hand-worked case', () => {
-    const plan = plate({ rail: 10, behindToe: 50 }, { palmarAngle: 8 })
-    const heelY = Math.min(...plan.outline.outer.map(([, y]) => y))
-    const lift = (Math.atan(10 / (plan.foot.widestFromToe - 50 - heelY)) * 180) / Math.PI
-    expect(inMm(plan.modifications[0]!.told[0]!)).toContain(`${lift.toFixed(1)}°`)
-    expect(plan.modifications[0]!.told[1]).toContain(`${(8 + lift).toFixed(1)}° to the ground`)
+  it('raises the back by atan(rail / breakover to the ends of the rails): a hand-worked case, told as it is made', () => {
+    const plan = plate({ rail: 10, behindToe: 30, spread: 0 }, { palmarAngle: 8 })
+    // The rails stand on their hind ends, which lie a little ahead of the heel ends.
+    const railY = Math.max(...plan.parts.flatMap(({ taper }) => (taper ? [taper[1]] : [])))
+    const lift = (Math.atan(10 / (plan.foot.widestFromToe - 30 - railY)) * 180) / Math.PI
+    expect(plan.balance.raised).toBeCloseTo(lift, 1)
+    const raised = plan.balance.raised
+    expect(inMm(plan.modifications[0]!.told[0]!)).toContain(`${raised.toFixed(1)}°`)
+    expect(plan.modifications[0]!.told[1]).toContain(`${(8 + raised).toFixed(1)}° to the ground`)
+    expect(plate({ rail: 0 }).balance.raised).toBe(0)
+    expect(plate({ rail: 0 }).parts.some(({ label }) => label.includes('rail'))).toBe(false)
   })
 
   it('is nailed only behind the widest part', () => {

@@ -5,6 +5,7 @@ import { along, turnRight } from '../geometry/vector'
 import type { FootOutline } from '../foot/outline'
 import { wallThicknessAt } from '../foot/wall'
 import { webAt, type Rims } from '../shoe/rims'
+import { ruledOutBy, type StandingLimit } from './limits'
 import type { NailPlan } from './nail-plan'
 import { nailSchool } from './schools'
 import { length, told } from '../notices/told'
@@ -37,6 +38,8 @@ export interface NailHole {
   heldByWeb: boolean
   /** Which limit of the school in use it stands beyond. */
   beyond?: 'forward' | 'rear'
+  /** The limit of this foot that lets no nail be driven here. */
+  ruledOut?: StandingLimit
 }
 
 /** Where a branch's holes lie along the rim, mm from the toe: evenly from first to last, or as said of each. */
@@ -109,6 +112,7 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
       const point = along(rim.point, turnRight(rim.tangent), -inset)
       // Measured where the hole is: a branch that is turned out or set aside does not run beside the wall.
       const insideWall = -rightOf(placeAt(outline.track, nearestStation(outline.track, point)), point)
+      const ruledOut = plan.limits && ruledOutBy(plan.limits, outline, footStation)
       const beyond = fromToe < zone.forward - 0.5 ? 'forward' : fromToe > zone.rear + 0.5 ? 'rear' : undefined
       return {
         branch,
@@ -131,6 +135,7 @@ export function placeHoles(foot: Foot, outline: FootOutline, rims: Rims, plan: N
         driven: driven.includes(i + 1),
         heldByWeb: Math.abs(inset - wanted) > 0.5,
         ...(beyond && { beyond }),
+        ...(ruledOut && { ruledOut }),
       }
     })
   })

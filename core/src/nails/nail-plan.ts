@@ -1,7 +1,8 @@
 import { outOfRange } from '../notices/range'
 import type { Problem } from '../notices/problem'
 import { HALVES, type Half } from '../terms/half'
-import type { ShoeInput } from '../records/shoe'
+import type { NailLimit } from '../records/foot'
+import type { Overruled, ShoeInput } from '../records/shoe'
 import type { NailSchoolName } from '../terms/nail-schools'
 
 /** What is said of one hole apart from the others. Lengths in mm, lean in degrees from the ground. */
@@ -33,6 +34,9 @@ export interface NailPlan extends Record<Half, BranchNails> {
   made?: boolean
   /** The size that is used; suggested where it is not said. */
   size?: string
+  /** What limits the nails of this foot, each with the reason it was overruled with, where it was. */
+  limits?: readonly (NailLimit & { overruled?: string })[]
+  overruled?: Overruled[]
 }
 
 /** Four holes a branch, the first three of each driven: six nails, as usual. */
@@ -52,6 +56,7 @@ export function resolveNails(nails: ShoeInput['nails']): NailPlan {
     medial: branch('medial'),
     school: nails?.school ?? 'sound',
     ...(nails?.size !== undefined && { size: nails.size }),
+    ...(nails?.overruled && { overruled: nails.overruled }),
   }
 }
 

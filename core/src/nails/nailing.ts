@@ -1,4 +1,5 @@
 import type { NailSize } from '../records/shoe'
+import type { StandingLimit } from './limits'
 import type { NailPlan } from './nail-plan'
 import type { Nail } from './nails'
 import { nailNeed, suggestNail, type NailNeed } from '../workshop/sizes'
@@ -7,6 +8,8 @@ import type { NailSchoolName } from '../terms/nail-schools'
 /** How the shoe is nailed as a whole. */
 export interface Nailing {
   school: NailSchoolName
+  /** What limits the nails of this foot, each with the reason it was overruled with, where it was. */
+  limits?: readonly StandingLimit[]
   /** What the driven nails ask for; none are driven where it is missing. */
   need?: NailNeed
   /** Out of the workshop's table, for that need. */
@@ -38,6 +41,7 @@ export function chooseNail(
   return {
     school: plan.school,
     padding,
+    ...(plan.limits && { limits: plan.limits }),
     ...(need && { need }),
     ...(suggested && { suggested }),
     ...(size && { size }),

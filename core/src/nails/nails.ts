@@ -9,6 +9,7 @@ import { nailFlight } from './flight'
 import type { NailHole } from './holes'
 import type { Verdict } from '../terms/verdicts'
 import { inTheWay, type ClearStretch } from './keep-clear'
+import { limitWords, type StandingLimit } from './limits'
 import type { NailPlan } from './nail-plan'
 import { length, told, type Told } from '../notices/told'
 
@@ -61,9 +62,7 @@ export function judgeNails(
     const said = plan[hole.branch].each.find(({ number }) => number === hole.number)
     const through = judgeHole(foot, outline, hole, said?.lean, workshop.turningRadius, padding)
     const { wallAngle, lean, throughPad, insideWall, flight, judged } = through
-    const mark = inTheWay(hole, clear)
-    // What pricks is told before anything else.
-    const marked = mark && judged.verdict !== 'would-prick'
+    const { verdict, why } = judgedWithin(hole, judged, clear)
     const nail: Nail = {
       // Spelt out, as `barPlaces` is: a dozen spreads a plan are felt.
       branch: hole.branch,
@@ -85,14 +84,30 @@ export function judgeNails(
       exitHeight: flight.exitHeight,
       deepest: flight.deepest,
       exit: exitPoint(outline, hole.footStation, flight.exitHeight, wallAngle),
-      verdict: marked ? 'in-the-way' : judged.verdict,
-      why: marked ? clearOf(mark.why) : judged.why,
+      verdict,
+      why,
     }
+    if (hole.ruledOut) nail.ruledOut = hole.ruledOut
     if (hole.beyond) nail.beyond = hole.beyond
     if (said?.seen !== undefined) nail.seen = said.seen
     return nail
   })
 }
+
+/** What is to be said of a nail by itself, and then by what limits this foot and by its wall: what pricks comes first. */
+function judgedWithin(
+  hole: NailHole,
+  judged: Pick<Nail, 'verdict' | 'why'>,
+  clear: readonly ClearStretch[],
+): Pick<Nail, 'verdict' | 'why'> {
+  if (judged.verdict === 'would-prick') return judged
+  if (hole.ruledOut) return { verdict: 'ruled-out', why: ruledOutWhy(hole.ruledOut) }
+  const mark = inTheWay(hole, clear)
+  return mark ? { verdict: 'in-the-way', why: clearOf(mark.why) } : judged
+}
+
+const ruledOutWhy = (limit: StandingLimit): string =>
+  `Ruled out, ${limitWords(limit)}: ${limit.why.replace(/[.\s]+$/, '')}.`
 
 /** Where a hole lies against the wall, as far as its nail is judged by it. */
 type AtTheWall = Pick<NailHole, 'footStation' | 'insideWall' | 'behindWall' | 'wallThickness'>

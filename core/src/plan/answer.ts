@@ -17,6 +17,7 @@ import type {
   CourseStep,
   DrilledHoles,
   Guide,
+  MadeShoe,
   ModificationHandle,
   ShoePart,
   ShoeContext,
@@ -130,7 +131,7 @@ export function answer(cut: Cut): Plan {
     ...(moulded && { moulded }),
   }
   return addWhenAsked(settled, {
-    modifications: () => chosen.map((one) => planned(one, context, plainContext)),
+    modifications: () => chosen.map((one) => planned(one, context, plainContext, balance)),
     forging,
   })
 }
@@ -140,6 +141,7 @@ const planned = (
   { modification, values }: Chosen,
   context: ShoeContext,
   plainContext: ShoeContext,
+  made: MadeShoe,
 ): PlannedModification =>
   addWhenAsked(
     { kind: modification.kind, values },
@@ -150,7 +152,7 @@ const planned = (
             field.options ? [] : [[field.key, field.range(plainContext)] as const],
           ),
         ),
-      told: () => modification.tell?.(context, values) ?? [],
+      told: () => modification.tell?.(context, values, made) ?? [],
       handles: () => modification.handles?.(context, values) ?? [],
       guides: () => modification.guides?.(context, values) ?? [],
       course: () => modification.course?.(context, values) ?? [],

@@ -1,6 +1,7 @@
 import { balanceOf, type Balance } from '../foot/balance/balance'
 import { workIron, type Iron } from '../iron/iron'
 import { groundContact } from '../modifications/ground'
+import { raisedOnFloor } from '../modifications/raised'
 import { resolveFit } from '../shoe/fit'
 import { plainLay } from '../shoe/lay'
 import { plainLength } from '../shoe/rims'
@@ -28,6 +29,7 @@ export function cutIron(nailed: Nailed): Cut {
   const iron = stock ? ironOfSize(bar, stock.facts, nailed) : bar
   const { foremost, hindmost } = groundContact(nailed.cuts, parts)
   const { assumed, widest } = nailed
-  const balance = balanceOf({ foot, assumed, widest, heelEnds: hindmost, shoeToeY: foremost })
+  const raised = raisedOnFloor(nailed.cuts, parts)
+  const balance = balanceOf({ foot, assumed, widest, heelEnds: hindmost, shoeToeY: foremost, raised })
   return { ...nailed, iron, balance }
 }

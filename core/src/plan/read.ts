@@ -1,12 +1,11 @@
 import { readFoot, type ReadFoot } from '../foot/measurements'
-import { drilledHoles } from '../nails/drilled'
-import { factoryHoles } from '../nails/factory-holes'
-import { checkNails, resolveNails, type NailPlan } from '../nails/nail-plan'
+import { askedNails } from '../nails/asked-nails'
+import { checkNails, type NailPlan } from '../nails/nail-plan'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
 import type { Section, ShoeInput, SizeStock, WorkshopInput } from '../records/shoe'
 import { checkMoved } from '../shoe/moulded/check-moved'
-import { bends, sectionOf } from '../terms/size-kinds'
+import { sectionOf } from '../terms/size-kinds'
 import { checkSize } from '../shoe/check-size'
 import { checkFit, resolveFit, type Fit } from '../shoe/fit'
 import { checkSection } from '../shoe/section'
@@ -35,7 +34,7 @@ export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput
   const section = stock ? sectionOf(stock.facts) : shoe.section
   const problems = [...(stock ? checkSize(stock.facts) : checkSection(section)), ...checkWorkshop(workshop)]
   if (stock) problems.push(...checkMoved(stock.moved))
-  const nailsAsked = nailsOf(shoe, footInput.width)
+  const nailsAsked = askedNails(shoe, footInput)
   // Holes that a factory shoe cannot have are told as its own.
   if (!stock || problems.length === 0) problems.push(...checkNails(nailsAsked))
   const read = readFoot(footInput)
@@ -45,10 +44,4 @@ export function readRequest(footInput: FootInput, shoe: ShoeInput, workshopInput
   problems.push(...checkFit(fit, foot))
   if (problems.length > 0) throw new ProblemError(problems)
   return { ...read.value, footInput, shoe, section, fit, nailsAsked, workshop, ...(stock && { stock }) }
-}
-
-/** A shoe that bends has its holes punched; one that does not is drilled where this foot wants them. */
-function nailsOf({ stock, nails }: ShoeInput, width: number): NailPlan {
-  if (!stock) return resolveNails(nails)
-  return bends(stock.facts.kind) ? factoryHoles(stock.facts, nails) : drilledHoles(nails, width)
 }

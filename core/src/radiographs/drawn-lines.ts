@@ -2,6 +2,7 @@ import { along, cross, distance, subtract, unit, type Vec } from '../geometry/ve
 import { joint, toeOnGround } from './figures'
 import { groundFrame, onPicture, type OnGround, type RadiographPoints } from './frame'
 import type { TrimPlan } from './trim-plan'
+import { takenAt } from './trimmed'
 
 /** What a line on a radiograph stands for. */
 export type DrawnKind = 'wall' | 'bone' | 'ground' | 'distance' | 'trim'
@@ -59,24 +60,16 @@ export function drawnLines(points: RadiographPoints, mmPerPixel: number, plan?: 
   return lines
 }
 
-/** Where the rasp would go from heel to breakover, and where the shoe would break over. */
-function planned(at: OnGround, { trimToe, trimHeel, breakoverFromToe }: TrimPlan): Vec[][] {
-  const [front, rear] = [at('B'), at('H')]
-  const trim: Vec[] = [
-    [rear[0], rear[1] + trimHeel],
-    [front[0], front[1] + trimToe],
-  ]
-  const toe = breakoverFromToe === undefined ? undefined : toeOnGround(at)
-  const over = toe && toe[0] - breakoverFromToe!
-  return over === undefined
-    ? [trim]
-    : [
-        trim,
-        [
-          [over, -8],
-          [over, 8],
-        ],
-      ]
+/** Where the rasp would go from heel to breakover, and where the shoe would break over: behind the toe as trimmed. */
+function planned(at: OnGround, plan: TrimPlan): Vec[][] {
+  const onLine = (x: number): Vec => [x, takenAt(at, plan, x)]
+  const [front, rear] = [onLine(at('B')[0]), onLine(at('H')[0])]
+  const trim = [rear, front]
+  const along = unit(subtract(front, rear))
+  const { breakoverAt } = plan
+  const over: Vec = [rear[0] + along[0] * breakoverAt, rear[1] + along[1] * breakoverAt]
+  const up: Vec = [-along[1], along[0]]
+  return [trim, [-8, 8].map((by): Vec => [over[0] + up[0] * by, over[1] + up[1] * by])]
 }
 
 const beyond = (from: Vec, to: Vec): Vec => along(to, subtract(to, from), BEYOND)

@@ -33,11 +33,22 @@ export function onPicture(points: RadiographPoints, mmPerPixel: number): ((place
   return ([x, y]) => along(along(origin, ahead, x / mmPerPixel), up, y / mmPerPixel)
 }
 
-function axesOf({ G1, G2 }: RadiographPoints, mmPerPixel: number) {
+/** Places of a foot that stand above its ground, however the picture lies. */
+const ABOVE = ['T', 'U', 'E', 'O1', 'O2', 'O3', 'P', 'C', 'W1', 'W2'] as const
+
+function axesOf(points: RadiographPoints, mmPerPixel: number) {
+  const { G1, G2 } = points
   if (!G1 || !G2 || distance(G1, G2) * mmPerPixel < LEAST_LINE) return undefined
   const ahead = unit(subtract(G1, G2))
-  // Upward is where the picture is lower in its count, square to the ground.
-  const up: Vec = ahead[0] > 0 ? [ahead[1], -ahead[0]] : [-ahead[1], ahead[0]]
+  const across: Vec = [ahead[1], -ahead[0]]
+  const stands = ABOVE.reduce((sum, key) => {
+    const place = points[key]
+    return place ? sum + dot(subtract(place, G2), across) : sum
+  }, 0)
+  // Upward is where the foot stands, square to the ground; while nothing of it is marked, where the picture is lower in
+  // its count.
+  const upward = stands === 0 ? ahead[0] > 0 : stands > 0
+  const up: Vec = upward ? across : [-across[0], -across[1]]
   return { origin: G2, ahead, up }
 }
 

@@ -1,9 +1,10 @@
 import { length, told, type Told } from '../notices/told'
 import { degrees, radians } from '../units/angle'
-import { joint, toeOnGround } from './figures'
-import { groundFrame, type RadiographPoints } from './frame'
+import { joint, RADIOGRAPH_FIGURES, toeOnGround, type RadiographFigure } from './figures'
+import { groundFrame, type OnGround, type RadiographPoints } from './frame'
+import { onTrimmed, type RaspLine } from './trimmed'
 
-/** Less sole than this is never left under the tip, mm (common practice, no source). */
+/** Less sole than this is never left, anywhere under P3, mm (common practice, no source). */
 export const LEAST_SOLE = 15
 
 /** What is wanted of trim and shoe together. Angles in degrees, lengths in mm. */
@@ -15,115 +16,161 @@ export interface Wanted {
   behindTip: number
 }
 
-/** How the wanted angle is come by: what the rasp takes, what the shoe adds. mm and degrees. */
-export interface TrimPlan {
-  /** Taken at the toe's end of the bearing, running out to nothing at the heel. */
-  trimToe: number
-  /** Taken at the heel, running out to nothing at the toe. */
-  trimHeel: number
-  /** Rail, wedge or rocker under the heel for what the trim could not bring. */
+/** How the wanted angle is come by: what the rasp takes, what the shoe adds. mm and degrees, of the foot as trimmed. */
+export interface TrimPlan extends RaspLine {
+  /** By how many degrees the shoe is to raise the heels, for what the trim could not bring. */
   raise: number
   palmarAfterTrim: number
   palmarAfterShoe: number
+  /** Sole left under the tip. */
   soleAfterTrim: number
-  /** Where the shoe shall break over: behind the toe of the wall, to mark on the sole; missing without the front wall. */
+  /** Sole left under the wing; missing where it was not marked. */
+  soleUnderWing?: number
+  /** Where the shoe shall break over: behind the toe of the trimmed wall; missing without the front wall. */
   breakoverFromToe?: number
+  /** The same from the hindmost bearing forward, along the trimmed ground. */
+  breakoverAt: number
   /** Lever of the toe then; missing without the coffin joint. */
   leverAfter?: number
+  /** Every figure that can be read, as it will be once the foot is trimmed: what foot and shoe take over. */
+  trimmed: RadiographFigure[]
   notes: Told[]
 }
+
+/** The places a plan cannot do without. */
+const NEEDED = ['T', 'U', 'B', 'H', 'S1'] as const
 
 /**
  * Plans trim and shoe from a lateral radiograph: the trim takes what the sole allows first, the shoe brings the rest. The
  * vet leads: this is what is talked over, not what is done alone.
  *
- * @returns undefined where ground, bearing, P3 or the sole under its tip were not marked
+ * @returns undefined where ground, bearing, P3 or the sole under its tip were not marked, or lie where they cannot
  */
 export function trimPlan(
   points: RadiographPoints,
   mmPerPixel: number,
   { palmarAngle, soleDepth, behindTip }: Wanted,
 ): TrimPlan | undefined {
-  const { T, U, B, H, S1, S2, W1, W2, O1, O2, O3 } = points
   const at = groundFrame(points, mmPerPixel)
-  if (!at || !T || !U || !B || !H || !S1) return undefined
-  const [tip, wing, front, rear, sole] = [at('T'), at('U'), at('B'), at('H'), at('S1')]
-  const long = front[0] - rear[0]
-  const run = tip[0] - wing[0]
-  if (!(long > 0 && run > 0)) return undefined
-  const under = tip[1] - sole[1]
-  const now = (wing[1] - tip[1]) / run
-  const lift = long * (Math.tan(radians(palmarAngle)) - now)
-  const overTip = (tip[0] - rear[0]) / long
-  const trims =
-    lift > 0
-      ? raisedTo(lift, under - Math.max(LEAST_SOLE, soleDepth), overTip, under)
-      : loweredTo(-lift, S2 && wing[1] - at('S2')[1] - LEAST_SOLE, (front[0] - wing[0]) / long)
-  const { trimToe, trimHeel, raise } = trims
-  const notes = [...trims.notes]
-  const trimmed = now + (trimToe - trimHeel) / long
-  if (under < LEAST_SOLE)
-    notes.push(
-      told`Under the tip there are ${length(under, 'fine')} of sole: protect it, and talk to the vet before any trim.`,
-    )
-  const breakover = tip[0] - behindTip
-  const middle = O1 && O2 && O3 ? joint(at) : undefined
-  const toe = W1 && W2 ? toeOnGround(at) : undefined
+  if (!at || NEEDED.some((key) => points[key] === undefined)) return undefined
+  const [tip, wing] = [at('T'), at('U')]
+  const long = at('B')[0] - at('H')[0]
+  if (!(long > 0 && tip[0] > wing[0])) return undefined
+  const foot: Foot = { points, at, long, keep: Math.max(LEAST_SOLE, soleDepth) }
+  const before = solesOf(foot, NO_RASP)
+  if (before.tip <= 0 || (before.wing ?? 1) <= 0) return undefined
+  const now = degrees(Math.atan2(wing[1] - tip[1], tip[0] - wing[0]))
+  const turn = palmarAngle - now
+  const trims = turn > 0 ? raisedBy(foot, turn) : loweredBy(foot, -turn)
+  const trimmed = onTrimmed(at, trims)
+  const after = solesOf(foot, trims)
+  const palmarAfterTrim = now + degrees(Math.atan((trims.trimToe - trims.trimHeel) / long))
+  const raise = Math.max(0, palmarAngle - palmarAfterTrim)
+  const figures = figuresOn(trimmed, points)
+  const breakover = trimmed('T')[0] - behindTip
+  const middle = has(points, 'O1', 'O2', 'O3') ? joint(trimmed) : undefined
+  const toe = has(points, 'W1', 'W2') ? toeOnGround(trimmed) : undefined
   return {
-    ...{ trimToe, trimHeel, raise, notes },
-    palmarAfterTrim: degrees(Math.atan(trimmed)),
-    palmarAfterShoe: degrees(Math.atan(trimmed + raise / long)),
-    soleAfterTrim: under - trimToe * overTip,
+    ...{ trimToe: trims.trimToe, trimHeel: trims.trimHeel },
+    ...{ raise: raise < TURNED ? 0 : raise, palmarAfterTrim },
+    palmarAfterShoe: palmarAfterTrim + (raise < TURNED ? 0 : raise),
+    soleAfterTrim: after.tip,
+    ...(after.wing !== undefined && { soleUnderWing: after.wing }),
     ...(toe !== undefined && { breakoverFromToe: toe[0] - breakover }),
+    breakoverAt: breakover - trimmed('H')[0],
     ...(middle && { leverAfter: breakover - middle[0] }),
+    trimmed: figures,
+    notes: [...trims.notes, ...thinSoles(before)],
   }
 }
 
-/** What the rasp takes at toe and heel and the shoe adds, mm. */
-type Trims = Pick<TrimPlan, 'trimToe' | 'trimHeel' | 'raise' | 'notes'>
+/** A foot on its radiograph, as far as the rasp needs it. mm. */
+interface Foot {
+  points: RadiographPoints
+  at: OnGround
+  /** Of the bearing, from heel to toe. */
+  long: number
+  /** Sole to keep under the tip. */
+  keep: number
+}
 
-/** A place as near as this to where the trim runs out to nothing is no measure for what it takes, as a share of its length. */
-const LEAST_SHARE = 0.2
+/** What the rasp takes, and what is to be said of it. */
+interface Trims extends RaspLine {
+  notes: Told[]
+}
 
-/** What is less than this nobody rasps, mm. */
+const NO_RASP: RaspLine = { trimToe: 0, trimHeel: 0 }
+
+/** What is less than this nobody rasps, mm; and nobody forges, degrees. */
 const RASPED = 0.05
+const TURNED = 0.05
 
-/**
- * The heel is to stand higher: the toe is trimmed as far as the sole allows, the shoe brings the rest.
- *
- * @param lift at the heel, mm
- * @param spare what the sole under the tip can spare of all that is there, mm
- * @param overTip where the tip stands, as a share of the bearing from its heel
- */
-function raisedTo(lift: number, spare: number, overTip: number, under: number): Trims {
-  // Tapered from the toe to the heel: under the tip it is less than at the toe's end.
-  const trimToe = Math.min(lift, Math.max(0, spare) / Math.max(LEAST_SHARE, overTip))
-  const raise = lift - trimToe
+const has = (points: RadiographPoints, ...keys: (keyof RadiographPoints)[]): boolean =>
+  keys.every((key) => points[key] !== undefined)
+
+/** What is left of the sole under tip and wing, square to the ground that the rasp has made, mm. */
+function solesOf({ points, at }: Foot, rasp: RaspLine): { tip: number; wing?: number } {
+  const trimmed = onTrimmed(at, rasp)
+  const left = (bone: 'T' | 'U', sole: 'S1' | 'S2') => trimmed(bone)[1] - trimmed(sole)[1]
+  return { tip: left('T', 'S1'), ...(points.S2 && { wing: left('U', 'S2') }) }
+}
+
+/** No sole is thinner than it must be after the rasp: between tip and wing it is as thick as they are, or thicker. */
+function spares(foot: Foot, rasp: RaspLine): boolean {
+  const { tip, wing } = solesOf(foot, rasp)
+  return tip >= foot.keep && (wing === undefined || wing >= LEAST_SOLE)
+}
+
+/** The most that can be taken at one end of the bearing, mm, and no more than is wanted. */
+function most(foot: Foot, wanted: number, rasp: (taken: number) => RaspLine): number {
+  if (spares(foot, rasp(wanted))) return wanted
+  if (!spares(foot, rasp(0))) return 0
+  let [can, cannot] = [0, wanted]
+  for (let i = 0; i < 50; i++) {
+    const half = (can + cannot) / 2
+    if (spares(foot, rasp(half))) can = half
+    else cannot = half
+  }
+  return can < RASPED ? 0 : can
+}
+
+/** The heel is to stand higher by so many degrees: the toe is trimmed as far as the sole allows. */
+function raisedBy(foot: Foot, turn: number): Trims {
+  const wanted = foot.long * Math.tan(radians(turn))
+  const trimToe = most(foot, wanted, (taken) => ({ trimToe: taken, trimHeel: 0 }))
   const notes =
-    raise > RASPED && trimToe < RASPED
+    wanted > RASPED && trimToe < RASPED
       ? [
-          told`There is no sole to spare under the tip (${length(under, 'fine')}): nothing is taken at the toe.`,
+          told`There is no sole to spare (${length(solesOf(foot, NO_RASP).tip, 'fine')} under the tip): nothing is taken at the toe.`,
         ]
       : []
-  return { trimToe, trimHeel: 0, raise, notes }
+  return { trimToe, trimHeel: 0, notes }
 }
 
-/**
- * The heel is to stand lower: it is trimmed as far as the sole under the wing allows.
- *
- * @param drop at the heel, mm
- * @param spare what the sole under the wing can spare, mm; nothing where it was not marked
- * @param overWing where the wing stands, as a share of the bearing from its toe
- */
-function loweredTo(drop: number, spare: number | undefined, overWing: number): Trims {
-  const most = spare === undefined ? Infinity : Math.max(0, spare) / Math.max(LEAST_SHARE, overWing)
-  const trimHeel = Math.min(drop, most)
+/** The heel is to stand lower by so many degrees: it is trimmed as far as the sole under tip and wing allows. */
+function loweredBy(foot: Foot, turn: number): Trims {
+  const wanted = foot.long * Math.tan(radians(turn))
+  const trimHeel = most(foot, wanted, (taken) => ({ trimToe: 0, trimHeel: taken }))
   const notes: Told[] = []
-  if (spare === undefined)
+  if (!foot.points.S2)
     notes.push('The sole under the wing is not marked: how much the heel can spare is not known.')
-  if (drop - trimHeel > RASPED)
+  if (wanted - trimHeel > RASPED)
     notes.push(
-      told`The heel can spare ${length(trimHeel, 'fine')} of ${length(drop, 'fine')} now: the rest over the next visits.`,
+      told`The heel can spare ${length(trimHeel, 'fine')} of ${length(wanted, 'fine')} now: the rest over the next visits.`,
     )
-  return { trimToe: 0, trimHeel, raise: 0, notes }
+  return { trimToe: 0, trimHeel, notes }
 }
+
+const thinSoles = ({ tip }: { tip: number }): Told[] =>
+  tip < LEAST_SOLE
+    ? [
+        told`Under the tip there are ${length(tip, 'fine')} of sole: protect it, and talk to the vet before any trim.`,
+      ]
+    : []
+
+/** What can be read of the foot as trimmed. A plan is no measurement: it has no error of its own. */
+const figuresOn = (at: OnGround, points: RadiographPoints): RadiographFigure[] =>
+  RADIOGRAPH_FIGURES.map(({ key, unit, from, read }) => {
+    const value = has(points, ...from) ? read(at) : undefined
+    return { key, unit, value: value ?? null, uncertainty: null }
+  })

@@ -9,6 +9,7 @@ import {
 } from '../terms/foot-choices'
 import { SIDES, type Side } from '../terms/sides'
 import { HALVES } from '../terms/half'
+import { NAIL_LIMIT_RULES, NAIL_LIMIT_SOURCES } from '../terms/nail-limits'
 
 export const sideSchema = z.enum(SIDES)
 
@@ -32,6 +33,19 @@ export const keepClearSchema = z
     fromToe: z.number().min(0).max(400).describe('along the wall to the middle of it, mm'),
     width: z.number().min(1).max(120).describe('along the wall, mm'),
     look: z.literal(true).optional().describe('follows from what was found while looking'),
+  })
+  .strict()
+
+/** What of the horse's state limits the nails of a foot, and who says so. */
+export const nailLimitSchema = z
+  .object({
+    rule: z.enum(NAIL_LIMIT_RULES),
+    by: z.enum(NAIL_LIMIT_SOURCES),
+    why: z.string().trim().min(1).max(2_000).describe('in words, as it is told beside the nails'),
+    look: z
+      .literal(true)
+      .optional()
+      .describe('follows from what was found, or from the vet’s word, at the visit'),
   })
   .strict()
 
@@ -91,6 +105,7 @@ export const footSchema = z
       .optional()
       .describe('plumb line behind the cannon to the buttress line; minus: it meets ahead of it, mm'),
     keepClear: z.array(keepClearSchema).max(30).optional(),
+    limits: z.array(nailLimitSchema).max(40).optional(),
     trace: traceSchema.optional(),
   })
   .strict()
@@ -98,6 +113,7 @@ export const footSchema = z
 export { SIDES, type Side }
 export type { Animal, HeelMeasure, TipSource }
 export type KeepClear = z.infer<typeof keepClearSchema>
+export type NailLimit = z.infer<typeof nailLimitSchema>
 export type Trace = z.infer<typeof traceSchema>
 export type FootInput = z.infer<typeof footSchema>
 export type BreakoverSchoolName = (typeof BREAKOVER_SCHOOL_NAMES)[number]

@@ -13,6 +13,7 @@ import {
 } from '../terms/choices'
 import { FINDING_KIND_KEYS } from '../terms/finding-kinds'
 import { PLACE_KEYS } from '../terms/places'
+import { VET_NAIL_RULES } from '../terms/nail-limits'
 import { SIGN_ANSWERS } from '../terms/signs'
 import { daySchema, idSchema, lineSchema, stampSchema, textSchema, versionSchema } from './common'
 import { sideSchema } from './foot'
@@ -106,6 +107,7 @@ export const vetWordSchema = z
     legs: z.array(sideSchema).optional().describe('in which legs; none where it was not said'),
     words: textSchema.default(''),
     limits: textSchema.default(''),
+    nails: z.enum(VET_NAIL_RULES).optional().describe('where the vet lets nails be driven'),
     who: lineSchema.default(''),
     on: z.union([daySchema, z.literal('')]).default(''),
   })

@@ -3,6 +3,7 @@ import { FIT_NAMES } from '../terms/fits'
 import { SOLE_RESTS } from '../terms/moulded'
 import { WAYS_BACK } from '../terms/ways-back'
 import { NAIL_SCHOOL_NAMES } from '../terms/nail-schools'
+import { NAIL_LIMIT_RULES, NAIL_LIMIT_SOURCES } from '../terms/nail-limits'
 import { NAIL_RANGES } from '../terms/nail-ranges'
 import { sectionSchema, type Section } from './section'
 import { sectionOf } from '../terms/size-kinds'
@@ -51,6 +52,15 @@ const branchNailsSchema = z.union([
     .strict(),
 ])
 
+/** A limit on the nails of this foot that was overruled: which, and why. */
+export const overruledSchema = z
+  .object({
+    rule: z.enum(NAIL_LIMIT_RULES),
+    by: z.enum(NAIL_LIMIT_SOURCES),
+    reason: z.string().trim().min(1).max(2_000),
+  })
+  .strict()
+
 /** What is said of a shoe beside what it is made of. */
 const design = {
   fit: z.union([z.enum(FIT_NAMES), fitNumbersSchema]),
@@ -62,6 +72,11 @@ const design = {
       lateral: branchNailsSchema.optional(),
       medial: branchNailsSchema.optional(),
       school: z.enum(NAIL_SCHOOL_NAMES).optional().describe('whose limits hold; sound if not said'),
+      overruled: z
+        .array(overruledSchema)
+        .max(20)
+        .optional()
+        .describe('limits of the foot that were overruled, each with a reason'),
       size: z.string().max(40).optional().describe('nail out of the workshop’s table'),
     })
     .strict()
@@ -158,6 +173,7 @@ export const workshopSchema = z
   })
   .strict()
 
+export type Overruled = z.infer<typeof overruledSchema>
 export type NailSize = z.infer<typeof nailSizeSchema>
 export type FitNumbers = z.infer<typeof fitNumbersSchema>
 export type SizeStock = z.infer<typeof sizeStockSchema>

@@ -3,6 +3,7 @@ import { segmentAt } from '../geometry/segment-at'
 import { placeAt, trackLength } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import type { NailHole } from '../nails/holes'
+import { ruledOutBy } from '../nails/limits'
 import { judgeHole } from '../nails/nails'
 import type { SizeFacts, SizeHole } from '../records/size'
 import { HALVES, type Half } from '../terms/half'
@@ -20,10 +21,12 @@ export function holesOnRun(laid: LaidFoot, run: LongRun, { holes }: SizeFacts): 
       const rim = placeAt(outer, stationAt(toe, branch, hole))
       const [x, y] = along(rim.point, turnRight(rim.tangent), -hole.inset)
       const at = atTheWall(laid, run, branch, hole)
+      const ruledOut = ruledOutBy(laid.limits, laid.outline, at.footStation)
       return {
         ...{ branch, number: i + 1, x, y, fromToe: hole.fromToe, inset: hole.inset, ...at },
         alongWall: Math.abs(at.footStation - laid.outline.toe),
         ...{ driven: true, heldByWeb: false },
+        ...(ruledOut && { ruledOut }),
       }
     }),
   )
@@ -37,11 +40,12 @@ export const verdictsOnRun = (
   branch: Half,
   turningRadius: number,
 ): Verdict[] =>
-  holes[branch].map(
-    (hole) =>
-      judgeHole(laid.foot, laid.outline, atTheWall(laid, run, branch, hole), hole.pitch, turningRadius).judged
-        .verdict,
-  )
+  holes[branch].map((hole) => {
+    const at = atTheWall(laid, run, branch, hole)
+    const { verdict } = judgeHole(laid.foot, laid.outline, at, hole.pitch, turningRadius).judged
+    if (verdict === 'would-prick') return verdict
+    return ruledOutBy(laid.limits, laid.outline, at.footStation) ? 'ruled-out' : verdict
+  })
 
 const stationAt = (toe: number, branch: Half, { fromToe }: SizeHole): number =>
   toe + (branch === 'lateral' ? -fromToe : fromToe)

@@ -2,7 +2,7 @@ import { readFoot, type Foot } from '../foot/measurements'
 import { footOutline, type FootOutline } from '../foot/outline'
 import type { Track } from '../geometry/track'
 import { ProblemError } from '../notices/problem'
-import type { FootInput } from '../records/foot'
+import type { FootInput, NailLimit } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import { widthOf } from '../shoe/as-sold'
 import { branchRun } from '../shoe/branch-run'
@@ -17,6 +17,8 @@ export interface LaidFoot {
   foot: Foot
   fit: Fit
   outline: FootOutline
+  /** What limits the nails of this foot. */
+  limits: readonly NailLimit[]
   /** The curve for a web, mm, with the length of each branch of it. */
   along: (web: number) => LongRun
 }
@@ -70,5 +72,5 @@ export function laidFoot(input: FootInput, fitInput: ShoeInput['fit']): LaidFoot
     known.set(web, run)
     return run
   }
-  return { foot, fit, outline, along }
+  return { foot, fit, outline, limits: input.limits ?? [], along }
 }

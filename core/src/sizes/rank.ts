@@ -219,8 +219,11 @@ function holeReasons(nails: readonly Nail[]): Told[] {
         told`${nameOf(nail)} lies ${length(nail.insideWall - nail.wallThickness)} inside the white line: never a nail there.`,
     )
   const holding = nails.filter(({ verdict }) => HOLDS.includes(verdict)).length
+  const ruledOut = nails.find(({ verdict }) => verdict === 'ruled-out')
+  const limited = ruledOut ? [ruledOut.why] : []
   if (nails.length === 0) return ['It has no holes: they are punched or drilled where this foot needs them.']
   return [
+    ...limited,
     holding === nails.length
       ? 'Every hole lies over the wall.'
       : `${holding} of its ${nails.length} holes can be driven.`,

@@ -5,14 +5,18 @@ import type { SizeFacts } from '../records/size'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { byHalf, type Half } from '../terms/half'
 import { bends, sectionOf } from '../terms/size-kinds'
+import type { Verdict } from '../terms/verdicts'
 import type { RankedSize } from './rank'
 
 /** Nails driven in a branch unless somebody says otherwise (common practice: six a shoe). */
 const MOST_DRIVEN = 3
 
+/** Holes that are left empty: they would prick, hold nothing, or stand where this foot may have no nail. */
+const LEFT_EMPTY: readonly Verdict[] = ['would-prick', 'misses', 'ruled-out']
+
 /**
  * A shoe made of a factory size instead of what it was made of: fit and what can be made of it stay, what is made while a
- * bar is straight does not go along, and holes that would prick or hold nothing are left empty.
+ * bar is straight does not go along, and holes that no nail belongs in are left empty.
  *
  * @param sizeId of the table it is taken from
  */
@@ -24,7 +28,7 @@ export function takenSize(
 ): ShoeInput {
   const driven = (branch: Half) => ({
     driven: holes
-      .filter((hole) => hole.branch === branch && hole.verdict !== 'would-prick' && hole.verdict !== 'misses')
+      .filter((hole) => hole.branch === branch && !LEFT_EMPTY.includes(hole.verdict))
       .map(({ number }) => number)
       .slice(0, MOST_DRIVEN),
   })

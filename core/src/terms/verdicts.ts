@@ -8,6 +8,7 @@ export const VERDICTS = [
   'close',
   'misses',
   'in-the-way',
+  'ruled-out',
   'would-prick',
 ] as const
 export type Verdict = (typeof VERDICTS)[number]

@@ -1,7 +1,7 @@
 import type { Half } from '../terms/half'
 import type { Vec } from '../geometry/vector'
-import { degrees } from '../units/angle'
 import type { SectionCut } from '../modifications/build'
+import { seatTilt } from '../modifications/raised'
 import { barSolid, type Mesh } from './solid'
 
 /** Columns a silhouette is taken in. */
@@ -51,12 +51,7 @@ export interface FootSeat {
 }
 
 /** The seat a shoe gives to the foot. */
-export function footSeat(cuts: readonly SectionCut[], padding: number): FootSeat {
-  const heel = cuts[0]!
-  const widest = cuts.reduce((near, one) =>
-    Math.abs(one.place.point[1]) < Math.abs(near.place.point[1]) ? one : near,
-  )
-  const run = widest.place.point[1] - heel.place.point[1]
-  const rise = heel.form.thickness - widest.form.thickness
-  return { height: heel.form.thickness + padding, tilt: degrees(Math.atan2(rise, run)) }
-}
+export const footSeat = (cuts: readonly SectionCut[], padding: number): FootSeat => ({
+  height: cuts[0]!.form.thickness + padding,
+  tilt: seatTilt(cuts),
+})

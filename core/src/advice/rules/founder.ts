@@ -1,10 +1,10 @@
-import { diagnosed, found, type AdviceContext, type AdviceRule } from '../advice'
+import { founderSign } from '../../look/founder-signs'
+import { diagnosed, type AdviceContext, type AdviceRule } from '../advice'
 
 const why = (context: AdviceContext): string | undefined => {
   const said = diagnosed(context, 'founder')
   if (said) return said
-  if (found(context, 'rings', 2)) return 'Rings spreading at the heel tell of founder.'
-  return undefined
+  return founderSign(context.findings)
 }
 
 /** Founder: the vet leads in everything. */

@@ -38,6 +38,8 @@ export interface Balance {
   /** How far ahead of the school in use the shoe breaks over; minus: behind it. Unknown where the school lacks something. */
   aheadOfSchool?: number
   heels: HeelSupport[]
+  /** Degrees by which the made shoe raises the heels on a hard floor, against the foot as trimmed; minus lowers them. */
+  raised: number
   hoofPastern?: HoofPastern
 }
 
@@ -49,6 +51,8 @@ export interface BalanceInput {
   heelEnds: HeelEnds
   /** Foremost place of the shoe's rim, y. */
   shoeToeY: number
+  /** By how many degrees the made shoe raises the heels. */
+  raised: number
 }
 
 /** The widest part was measured, or its estimates agree. */
@@ -59,7 +63,7 @@ export const widestKnown = (assumed: readonly FootFigureKey[], widest: WidestPar
  * Breakover by every school, proportion about the widest part, toe lever, heel ends. The centre of rotation is taken
  * to lie over the widest part, the origin of the foot's frame.
  */
-export function balanceOf({ foot, assumed, widest, heelEnds, shoeToeY }: BalanceInput): Balance {
+export function balanceOf({ foot, assumed, widest, heelEnds, shoeToeY, raised }: BalanceInput): Balance {
   const heelEndY = Math.min(heelEnds.lateral, heelEnds.medial)
   const roll = breakover({ foot, assumed, widestKnown: widestKnown(assumed, widest), heelEndY })
   const buttressY = foot.widestFromToe - foot.length
@@ -80,6 +84,7 @@ export function balanceOf({ foot, assumed, widest, heelEnds, shoeToeY }: Balance
         shortOfPlumb: heelEnds[branch] - (buttressY - foot.plumbBehind),
       }),
     })),
+    raised,
     ...(axis && { hoofPastern: axis }),
   }
 }

@@ -1,7 +1,13 @@
 import * as z from 'zod'
 import { HALVES } from '@crescent/core'
 import { TEMPLATE_KINDS } from '@crescent/core/formats'
-import { footSchema, keepClearSchema, sectionSchema, SECTION_SHAPES } from '@crescent/core/records/index'
+import {
+  footSchema,
+  keepClearSchema,
+  nailLimitSchema,
+  sectionSchema,
+  SECTION_SHAPES,
+} from '@crescent/core/records/index'
 import { toldSchema } from '../told-schema'
 
 // What a plan answers, for the description: the test of it reads real plans strictly, so nothing is left out.
@@ -72,6 +78,7 @@ const balanceSchema = object({
   leverSaved: mm.describe('against the bare trimmed toe'),
   aheadOfSchool: mm.optional(),
   heels: z.array(object({ branch, behindButtress: mm, shortOfBulbs: mm, shortOfPlumb: mm.optional() })),
+  raised: degrees.describe('by which the made shoe raises the heels on a hard floor'),
   hoofPastern: object({ broken: degrees, verdict: z.string() }).optional(),
 })
 
@@ -187,12 +194,17 @@ const ironSchema = object({
     .describe('the order of the work, with the shape after each step'),
 })
 
+const standingLimit = nailLimitSchema.extend({
+  overruled: z.string().optional().describe('with what reason'),
+})
+
 const nailSchema = object({
   ...{ branch, number: z.number().int(), x: mm, y: mm, fromToe: mm, inset: mm, insideWall: mm },
   ...{ footStation: mm, behindWall: mm, alongWall: mm, wallThickness: mm, driven: z.boolean() },
   heldByWeb: z.boolean().describe('the web could not carry the hole where the wall wants it'),
   beyond: z.enum(['forward', 'rear']).optional().describe('the limit of the school in use'),
   ...{ lean: degrees, wallAngle: degrees, throughPad: mm, exitHeight: mm, exit: point, deepest: mm },
+  ruledOut: standingLimit.optional().describe('what lets no nail be driven here'),
   verdict: z.string(),
   why: toldSchema,
   seen: mm.optional().describe('how high it came out'),
@@ -201,6 +213,7 @@ const nailSchema = object({
 const nailSize = object({ name: z.string(), length: mm, shank: mm, head: mm })
 const nailingSchema = object({
   school: z.string(),
+  limits: z.array(standingLimit).optional(),
   need: object({ length: mm, shank: mm }).optional(),
   suggested: nailSize.optional(),
   size: nailSize.optional(),

@@ -1,5 +1,10 @@
 import * as z from 'zod'
-import { radiographFigures, RADIOGRAPH_POINT_KEYS, trimPlan } from '@crescent/core/radiographs'
+import {
+  markingProblems,
+  radiographFigures,
+  RADIOGRAPH_POINT_KEYS,
+  trimPlan,
+} from '@crescent/core/radiographs'
 import { withBody, type Route } from '../../http/route'
 import { toldSchema } from '../told-schema'
 
@@ -28,29 +33,34 @@ const figuresRequest = z
   .strict()
 
 const mm = z.number()
+const figures = z.array(
+  z
+    .object({
+      key: z.string(),
+      unit: z.enum(['degrees', 'mm', 'share']),
+      value: z.number().nullable(),
+      uncertainty: z.number().nullable().describe('one deviation, for half a mm of error at each place'),
+      lacks: z.array(z.string()).optional().describe('places it is read from that are not marked'),
+    })
+    .strict(),
+)
 const figuresAnswer = z
   .object({
-    figures: z.array(
-      z
-        .object({
-          key: z.string(),
-          unit: z.enum(['degrees', 'mm', 'share']),
-          value: z.number().nullable(),
-          uncertainty: z.number().nullable().describe('one deviation, for half a mm of error at each place'),
-          lacks: z.array(z.string()).optional().describe('places it is read from that are not marked'),
-        })
-        .strict(),
-    ),
+    figures,
+    problems: z.array(toldSchema).describe('places that lie where they cannot: nothing is planned on them'),
     plan: z
       .object({
         trimToe: mm.describe('taken at the toe, running out at the heel'),
         trimHeel: mm,
-        raise: mm.describe('rail, wedge or rocker under the heel'),
+        raise: z.number().describe('degrees by which rail or wedge is to raise the heels'),
         palmarAfterTrim: z.number().describe('degrees'),
         palmarAfterShoe: z.number(),
         soleAfterTrim: mm.describe('under the tip'),
-        breakoverFromToe: mm.optional().describe('behind the toe of the wall'),
+        soleUnderWing: mm.optional(),
+        breakoverFromToe: mm.optional().describe('behind the toe of the trimmed wall'),
+        breakoverAt: mm.describe('from the hindmost bearing forward, along the trimmed ground'),
         leverAfter: mm.optional(),
+        trimmed: figures.describe('the figures as they will be once the foot is trimmed'),
         notes: z.array(toldSchema),
       })
       .strict()
@@ -72,6 +82,7 @@ export const radiographRoutes: Route[] = [
     answers: { 400: 'What is wrong, by path' },
     run: ({ body: { points, mmPerPixel, wanted } }) => ({
       figures: radiographFigures(points, mmPerPixel),
+      problems: markingProblems(points, mmPerPixel),
       plan: (wanted && trimPlan(points, mmPerPixel, wanted)) ?? null,
     }),
   }),

@@ -12,7 +12,7 @@ import {
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { throttleTime } from 'rxjs'
-import { benchActions, benchFeature, selectFindings } from '../state/bench/bench.feature'
+import { benchActions, benchFeature, selectSeen } from '../state/bench/bench.feature'
 import { footInput } from '../state/bench/draft'
 import { workshopFor } from '../state/bench/workshop-for'
 import type { BenchStep } from './bench-step'
@@ -32,7 +32,7 @@ export class Desk {
   /** This foot at the visit before. */
   readonly previous = this.store.selectSignal(benchFeature.selectPreviousFoot)
   readonly canMirror = this.store.selectSignal(benchFeature.selectCanMirror)
-  private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly seen = this.store.selectSignal(selectSeen)
 
   /** The step that is open. */
   readonly step = signal<BenchStep | undefined>(undefined)
@@ -42,7 +42,7 @@ export class Desk {
   /** The foot as it was taken so far, with what was found on it. */
   readonly foot = computed(() => {
     const draft = this.draft()
-    return draft && footInput(this.side(), draft.foot, this.findings()[this.side()])
+    return draft && footInput(this.side(), draft.foot, this.seen()[this.side()])
   })
 
   private readonly newest = linkedSignal<

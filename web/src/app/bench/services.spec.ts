@@ -216,7 +216,7 @@ describe('what was found on the wall', () => {
   it('is sent with the foot beside what was marked, and is not taken for a mark when the foot comes back', () => {
     const mark = { why: 'old hole', half: 'medial', fromToe: 40, width: 4 } as const
     store().dispatch(benchActions.setKeepClear({ keepClear: [mark] }))
-    const sent = footInput('LF', draft().foot, [crack])
+    const sent = footInput('LF', draft().foot, { findings: [crack], limits: [] })
     expect(sent.keepClear).toHaveLength(2)
     const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit', foot: sent }
     store().dispatch(benchActions.opened({ page: { ...PAGE, footRecords: [record] }, kept: {} }))

@@ -10,6 +10,7 @@ export const VERDICT_WORDS: Record<Verdict, string> = {
   close: 'close',
   misses: 'misses the wall',
   'in-the-way': 'no wall there',
+  'ruled-out': 'ruled out',
   'would-prick': 'would prick',
 }
 

@@ -19,7 +19,7 @@ import { Dialogs } from '../../common/dialogs'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
-import { benchActions, benchFeature, selectFindings } from '../../state/bench/bench.feature'
+import { benchActions, benchFeature, selectSeen } from '../../state/bench/bench.feature'
 import { footInput } from '../../state/bench/draft'
 import { settingsActions } from '../../state/settings/settings.feature'
 import type { EraseDialogData } from '../../erasing/erase-dialog'
@@ -72,7 +72,7 @@ export class Keeping {
   private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   private readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
-  private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly seen = this.store.selectSignal(selectSeen)
 
   private readonly work = this.store.selectSignal(benchFeature.selectWork)
   private readonly paused = this.store.selectSignal(benchFeature.selectPaused)
@@ -254,7 +254,7 @@ export class Keeping {
   private askWhose(conflict: ConflictDialogData['conflict']): void {
     const { side } = conflict
     const draft = this.drafts()![side]
-    const mine = { foot: footInput(side, draft.foot, this.findings()[side]), shoe: draft.shoe }
+    const mine = { foot: footInput(side, draft.foot, this.seen()[side]), shoe: draft.shoe }
     void this.dialogs
       .insist<ConflictAnswer, ConflictDialogData>(
         () => import('./conflict-dialog').then((m) => m.ConflictDialog),

@@ -1,16 +1,8 @@
 import { ApplicationRef, computed, DestroyRef, inject, Injectable, signal } from '@angular/core'
 import { footInput, type Drafts } from '../../state/bench/draft'
-import {
-  SIDES,
-  planShoe,
-  type Finding,
-  type FootWork,
-  type Plan,
-  type Section,
-  type Side,
-} from '@crescent/core'
+import { SIDES, planShoe, type FootWork, type Plan, type Section, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { benchFeature, selectFindings } from '../../state/bench/bench.feature'
+import { benchFeature, selectSeen } from '../../state/bench/bench.feature'
 import { tryPlan } from '../../state/bench/planning'
 import { workshopFor } from '../../state/bench/workshop-for'
 
@@ -31,7 +23,7 @@ export class Printing {
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly work = this.store.selectSignal(benchFeature.selectWork)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
-  private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly seen = this.store.selectSignal(selectSeen)
   /** A drag need not draw the sheets along. */
   private readonly onPaper = signal(false)
   private readonly all = signal(false)
@@ -68,10 +60,10 @@ export class Printing {
 
   private sheetOf(drafts: Drafts, side: Side): Sheet {
     const { foot, shoe } = drafts[side]
-    const findings: Record<Side, readonly Finding[]> = this.findings()
     // What could not be read as a figure is no figure: nothing is printed past it.
     const readable = Object.keys(foot.entries).length === 0
-    const make = () => planShoe(footInput(side, foot, findings[side]), shoe, workshopFor(this.page(), shoe))
+    const make = () =>
+      planShoe(footInput(side, foot, this.seen()[side]), shoe, workshopFor(this.page(), shoe))
     const plan = readable ? tryPlan(make).plan : undefined
     return { side, plan, section: shoe.section, work: this.work()[side] }
   }

@@ -34,7 +34,7 @@ import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
-import { benchActions, benchFeature, selectFindings } from './bench.feature'
+import { benchActions, benchFeature, selectSeen } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
 import { footInput, type Draft, type Drafts, type Step } from './draft'
 import { workshopFor } from './workshop-for'
@@ -182,11 +182,11 @@ export const save = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
     actions.pipe(
       ofType(benchActions.save),
-      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectFindings)]),
-      exhaustMap(([{ request }, { page, drafts }, findings]) => {
+      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectSeen)]),
+      exhaustMap(([{ request }, { page, drafts }, seen]) => {
         const { side } = request
         const sent = drafts![side]
-        const foot = footInput(side, sent.foot, findings[side])
+        const foot = footInput(side, sent.foot, seen[side])
         const pattern = patternToSend(foot, sent, request, page!)
         const record = recordToSend(foot, sent, side, page!.visit.id, pattern.id)
         return api.putShoeing({ pattern, record }).pipe(

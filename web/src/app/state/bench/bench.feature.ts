@@ -2,6 +2,7 @@ import {
   OPPOSITE,
   SIDES,
   planShoe,
+  withoutOverruled,
   workOf,
   type Animal,
   type BreakoverSchoolName,
@@ -9,6 +10,7 @@ import {
   type FootRecord,
   type HeelMeasure,
   type KeepClear,
+  type NailLimit,
   type ShoeInput,
   type Side,
   type StoredPattern,
@@ -39,13 +41,14 @@ import {
 } from './bench.state'
 import {
   draftsFrom,
-  findingsOf,
+  seenOf,
   footDraft,
   footInput,
   isMeasured,
   type AnvilDraft,
   type Draft,
   type Drafts,
+  type FootDraft,
   type Step,
   type TakenUp,
 } from './draft'
@@ -74,6 +77,8 @@ export const benchActions = createActionGroup({
     /** The school of breakover, for this foot or for all four. */
     setSchool: props<{ school: BreakoverSchoolName; all: boolean }>(),
     setKeepClear: props<{ keepClear: KeepClear[] }>(),
+    /** What a radiograph that was handed on, and what was agreed on it, limit of the nails: in place of the last one's. */
+    setLimits: props<{ limits: NailLimit[] }>(),
     /** An outline that was traced, with the measures read from it; nothing: the outline follows from figures again. */
     setTrace: props<{ traced: TracedFoot | undefined }>(),
     setShoe: props<{ shoe: ShoeInput; touched: string }>(),
@@ -103,11 +108,23 @@ export const benchActions = createActionGroup({
   },
 })
 
+/** A foot with the limits of another draft of it. */
+const withLimits = ({ limits: _others, ...foot }: FootDraft, limits: FootDraft['limits']): FootDraft => ({
+  ...foot,
+  ...(limits && { limits }),
+})
+
+/** The foot of a pattern; one of another foot or horse leaves its limits behind, and this foot keeps its own. */
+function takenUp(pattern: TakenUp, { foot }: Draft, own: boolean): FootDraft {
+  const taken = footDraft(pattern.foot, foot.school)
+  return own && !foot.limits ? taken : withLimits(taken, foot.limits)
+}
+
 const without = <T>(record: Record<string, T>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(record).filter(([name]) => name !== key))
 
-/** What stands found on each foot: nails keep clear of what is on its wall. */
-export const selectFindings = createSelector(lookFeature.selectLook, findingsOf)
+/** What was looked at on each foot: what nails keep clear of, and what limits them. */
+export const selectSeen = createSelector(lookFeature.selectLook, seenOf)
 
 export const benchFeature = createFeature({
   name: 'bench',
@@ -165,6 +182,9 @@ export const benchFeature = createFeature({
     on(benchActions.setKeepClear, (state, { keepClear }): BenchState =>
       touch(state, 'keepClear', (draft) => ({ ...draft, foot: { ...draft.foot, keepClear } })),
     ),
+    on(benchActions.setLimits, (state, { limits }): BenchState =>
+      touch(state, 'limits', (draft) => ({ ...draft, foot: { ...draft.foot, limits } })),
+    ),
     on(benchActions.setTrace, (state, { traced }): BenchState =>
       touch(state, 'trace', (draft) => ({ ...draft, foot: tracedDraft(draft.foot, traced) })),
     ),
@@ -195,8 +215,9 @@ export const benchFeature = createFeature({
       // of the one this foot had.
       return touch(state, 'mirror', (draft) => ({
         ...draft,
-        foot: other.foot,
-        shoe: other.shoe,
+        // What limits one foot was found or read on that foot alone.
+        foot: withLimits(other.foot, draft.foot.limits),
+        shoe: withoutOverruled(other.shoe),
         base: { ...draft.base, pattern: null },
       }))
     }),
@@ -207,8 +228,8 @@ export const benchFeature = createFeature({
         const { fork: _other, ...base } = draft.base
         return {
           ...draft,
-          shoe: pattern.shoe,
-          foot: withFoot ? footDraft(pattern.foot, draft.foot.school) : draft.foot,
+          shoe: own ? pattern.shoe : withoutOverruled(pattern.shoe),
+          foot: withFoot ? takenUp(pattern, draft, own) : draft.foot,
           // Taken over to another foot or horse it is the beginning of a new pattern.
           base: own
             ? { ...base, pattern: { id, version, name } }
@@ -276,15 +297,11 @@ export const benchFeature = createFeature({
         selectSide,
         selectDraft,
         selectPage,
-        selectFindings,
-        (side, draft, page, findings) =>
+        selectSeen,
+        (side, draft, page, seen) =>
           draft
             ? tryPlan(() =>
-                planShoe(
-                  footInput(side, draft.foot, findings[side]),
-                  draft.shoe,
-                  workshopFor(page, draft.shoe),
-                ),
+                planShoe(footInput(side, draft.foot, seen[side]), draft.shoe, workshopFor(page, draft.shoe)),
               )
             : UNPLANNED,
       ),

@@ -8,6 +8,7 @@ const WORDS: Record<string, string> = {
   school: 'school of breakover',
   trace: 'the traced outline',
   keepClear: 'what nails keep clear of',
+  limits: 'limits of the nails',
   copy: 'copying the last visit',
   mirror: 'mirroring the other foot',
   pattern: 'taking up a pattern',

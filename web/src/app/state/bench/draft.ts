@@ -4,8 +4,9 @@ import {
   currentPatterns,
   footOutline,
   PLAIN_SHOE,
+  leftOpen,
+  nailLimitsOf,
   readFoot,
-  standing,
   type Animal,
   type BreakoverSchoolName,
   type Finding,
@@ -17,6 +18,7 @@ import {
   type HeelMeasure,
   type KeepClear,
   type Look,
+  type NailLimit,
   type Side,
   type ShoeInput,
   type StoredPattern,
@@ -36,6 +38,8 @@ export interface FootDraft {
   tipBy?: TipSource
   /** Places of the wall to keep nails clear of, as marked here. */
   keepClear?: KeepClear[]
+  /** What a radiograph, read here, and what was agreed on it limit of the nails. */
+  limits?: NailLimit[]
   /** The outline as it was traced; the figures beside it draw it out. */
   trace?: Trace
   figures: Partial<Record<FootFigureKey, number>>
@@ -124,15 +128,27 @@ const offTheVan = (shoe: ShoeInput, day: string): ShoeInput =>
 
 /** A stored foot as a draft of it; one from before schools were kept takes the horse's. */
 export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDraft {
-  const { side: _side, animal, breakoverSchool, heelMeasure, tipBy, keepClear, trace, ...figures } = foot
+  const {
+    side: _side,
+    animal,
+    breakoverSchool,
+    heelMeasure,
+    tipBy,
+    keepClear,
+    limits,
+    trace,
+    ...figures
+  } = foot
   // What follows from the look is worked out anew from the look of the day.
   const marked = keepClear?.filter(({ look }) => !look) ?? []
+  const kept = limits?.filter(({ look }) => !look) ?? []
   return {
     animal: animal ?? 'horse',
     school: breakoverSchool ?? school,
     ...(heelMeasure && { heelMeasure }),
     ...(tipBy && { tipBy }),
     ...(marked.length > 0 && { keepClear: marked }),
+    ...(kept.length > 0 && { limits: kept }),
     ...(trace && { trace }),
     figures,
     entries: {},
@@ -142,8 +158,8 @@ export function footDraft(foot: FootInput, school: BreakoverSchoolName): FootDra
 /** The foot as the core takes it; figures that are missing stay missing and are refused there by name. */
 export function footInput(
   side: Side,
-  { animal, school, heelMeasure, tipBy, keepClear = [], trace, figures }: FootDraft,
-  findings: readonly Finding[] = [],
+  { animal, school, heelMeasure, tipBy, keepClear = [], limits = [], trace, figures }: FootDraft,
+  seen: SeenFoot = UNSEEN,
 ): FootInput {
   const input = {
     side,
@@ -155,13 +171,30 @@ export function footInput(
     ...(trace && { trace }),
     ...figures,
   } as FootInput
-  const clear = [...keepClear, ...clearOfLook(input, findings)]
-  return clear.length > 0 ? { ...input, keepClear: clear } : input
+  const clear = [...keepClear, ...clearOfLook(input, seen.findings)]
+  const limited = [...limits, ...seen.limits]
+  return {
+    ...input,
+    ...(clear.length > 0 && { keepClear: clear }),
+    ...(limited.length > 0 && { limits: limited }),
+  }
 }
 
-/** The findings that stand, foot by foot. */
-export const findingsOf = (look: Look | null): Record<Side, readonly Finding[]> => {
-  const of = (side: Side) => standing(look?.feet[side].findings ?? [])
+/** What the look of the day says of one foot: what nails keep clear of, and what limits them. */
+export interface SeenFoot {
+  findings: readonly Finding[]
+  limits: readonly NailLimit[]
+}
+
+const UNSEEN: SeenFoot = { findings: [], limits: [] }
+
+/**
+ * What was looked at, foot by foot. What was found at the visit before and nobody has answered yet still stands: the horse
+ * is not better for not having been asked.
+ */
+export const seenOf = (look: Look | null): Record<Side, SeenFoot> => {
+  const of = (side: Side): SeenFoot =>
+    look ? { findings: leftOpen(look.feet[side]), limits: nailLimitsOf(look, side) } : UNSEEN
   return { LF: of('LF'), RF: of('RF'), LH: of('LH'), RH: of('RH') }
 }
 

@@ -98,7 +98,9 @@ type End = (typeof ENDS)[number]['key']
               <td [class.doubtful]="nail.verdict !== 'sound'">
                 @if (nail.verdict !== 'sound') {
                   <mat-icon
-                    [svgIcon]="nail.verdict === 'would-prick' ? 'stop' : 'caution'"
+                    [svgIcon]="
+                      nail.verdict === 'would-prick' || nail.verdict === 'ruled-out' ? 'stop' : 'caution'
+                    "
                     aria-hidden="true"
                   />
                 }

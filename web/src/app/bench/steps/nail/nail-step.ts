@@ -1,12 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core'
 import {
+  askedNails,
   bySchool,
-  factoryHoles,
   describeProblem,
-  resolveNails,
+  heldToLimits,
+  keptNails,
+  limitWords,
+  overruling,
+  ruling,
   SCHOOLS_OF_NAILING,
   type Half,
-  type ShoeInput,
   type BranchNails,
   type KeepClear,
   type NailPlan,
@@ -18,29 +21,33 @@ import {
   type Nail,
 } from '@crescent/core'
 import { Store } from '@ngrx/store'
+import { Dialogs } from '../../../common/dialogs'
 import { OneOf } from '../../../common/one-of'
+import type { ReasonAsked } from '../../../common/reason-dialog'
 import { FigureText } from '../../../drawing/figure-text'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
 import type { Draft } from '../../../state/bench/draft'
 import { KeepClearList } from './keep-clear-list'
+import { LimitList } from './limit-list'
 import { NailBranch } from './nail-branch'
 import { ExitList } from './exit-list'
 import { holeField } from './hole-lines'
 import { BRANCHES } from '../../../drawing/nail-words'
 import { Worded } from '../../../help/worded'
 
-/** The nails of a shoe: in the holes it was made with, or in those that are punched. */
-const nailsOf = ({ stock, nails }: ShoeInput): NailPlan =>
-  stock ? factoryHoles(stock.facts, nails) : resolveNails(nails)
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** Nails: school, size, which holes are driven, where each lies and leans, and what is to be thought of it. */
 @Component({
   selector: 'cr-nail-step',
-  imports: [ExitList, KeepClearList, NailBranch, OneOf, Worded],
+  imports: [ExitList, KeepClearList, LimitList, NailBranch, OneOf, Worded],
   changeDetection: ChangeDetectionStrategy.OnPush,
   // Enter goes on from field to field through the whole step.
   host: { 'data-fields': '' },
   template: `
+    @if (limits().length > 0) {
+      <cr-limit-list [limits]="limits()" (overrule)="overrule()" (hold)="hold()" />
+    }
     <cr-one-of
       label="Limits of the nails"
       [choices]="schools"
@@ -164,7 +171,10 @@ export class NailStep {
   protected readonly branches = BRANCHES
   protected readonly schools = SCHOOLS_OF_NAILING.map(({ name, label }) => ({ key: name, label }))
 
-  protected readonly asked = computed(() => nailsOf(this.draft().shoe))
+  private readonly dialogs = inject(Dialogs)
+  protected readonly limits = computed(() => this.plan().nailing.limits ?? [])
+  /** The nails as they were asked for, within what limits this foot. */
+  protected readonly asked = computed(() => this.nailsOf(this.draft()))
   protected readonly school = computed(() =>
     SCHOOLS_OF_NAILING.find(({ name }) => name === this.plan().nailing.school)!,
   )
@@ -179,8 +189,40 @@ export class NailStep {
     return exits ? exits.high - exits.low : 0
   })
 
+  /** A school that a limit of this foot speaks against is chosen with a reason only. */
   protected setSchool(school: NailSchoolName): void {
+    const limited = ruling(this.limits()).some(({ rule }) => rule === 'behind the widest part')
+    if (limited && school !== 'laminitic') return this.overrule(school)
     this.put((now) => bySchool(now, school), 'nails.school')
+    this.settle()
+  }
+
+  /** Asks for the reason; without one the limits stand. */
+  protected overrule(school?: NailSchoolName): void {
+    const data: ReasonAsked = {
+      title: 'Overrule what limits these nails?',
+      against: ruling(this.limits()).map((limit) => `${capital(limitWords(limit))}. ${limit.why}`),
+      label: 'Why, and who agreed to it',
+      yes: 'Overrule',
+      no: 'Hold to the limit',
+    }
+    void this.dialogs
+      .ask<string, ReasonAsked>(() => import('../../../common/reason-dialog').then((m) => m.ReasonDialog), {
+        data,
+        width: '460px',
+      })
+      .then((reason) => {
+        if (!reason) return
+        this.put((now) => {
+          const overruled = overruling(now, reason)
+          return school ? bySchool(overruled, school) : overruled
+        }, 'nails.overruled')
+        this.settle()
+      })
+  }
+
+  protected hold(): void {
+    this.put(heldToLimits, 'nails.overruled')
     this.settle()
   }
 
@@ -209,10 +251,16 @@ export class NailStep {
     this.put((now) => ({ ...now, [branch]: edit(now[branch]) }), touched)
   }
 
+  private nailsOf({ shoe }: Draft): NailPlan {
+    const { width } = this.plan().foot
+    return askedNails(shoe, { width, limits: [...this.limits()] })
+  }
+
   /** What is changed is the shoe as it stands now, not as it was drawn last: a quick hand is ahead of the screen. */
   private put(edit: (now: NailPlan) => NailPlan, touched: string): void {
-    const { shoe } = this.standing() ?? this.draft()
-    const { made: _made, ...nails } = edit(nailsOf(shoe))
+    const draft = this.standing() ?? this.draft()
+    const { shoe } = draft
+    const nails = keptNails(edit(this.nailsOf(draft)))
     this.store.dispatch(benchActions.setShoe({ shoe: { ...shoe, nails }, touched }))
   }
 }

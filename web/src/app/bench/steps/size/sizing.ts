@@ -21,7 +21,7 @@ import {
   type SizeWeights,
 } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
-import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
+import { benchActions, benchFeature, selectSeen } from '../../../state/bench/bench.feature'
 import { today } from '../../../common/today'
 import { footInput, isMeasured, type Draft } from '../../../state/bench/draft'
 import { tryPlan } from '../../../state/bench/planning'
@@ -57,7 +57,7 @@ export class Sizing {
   readonly side = this.store.selectSignal(benchFeature.selectSide)
   readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
-  private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly seen = this.store.selectSignal(selectSeen)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly look = this.store.selectSignal(lookFeature.selectLook)
 
@@ -175,7 +175,7 @@ export class Sizing {
 
   private footOf(side: Side): FootInput | undefined {
     const draft: Draft | undefined = this.drafts()?.[side]
-    return draft && footInput(side, draft.foot, this.findings()[side])
+    return draft && footInput(side, draft.foot, this.seen()[side])
   }
 
   private rankFor(side: Side): readonly RankedRow[] {

@@ -14,7 +14,7 @@ import {
 } from '@crescent/core/anvil'
 import type { Half } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { benchActions, benchFeature, selectFindings } from '../../../state/bench/bench.feature'
+import { benchActions, benchFeature, selectSeen } from '../../../state/bench/bench.feature'
 import { footInput, type AnvilDraft } from '../../../state/bench/draft'
 import { FigureText } from '../../../drawing/figure-text'
 import { BendPlanner } from './bend-planner'
@@ -34,7 +34,7 @@ export class Trying {
   private readonly text = inject(FigureText)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
-  private readonly findings = this.store.selectSignal(selectFindings)
+  private readonly looked = this.store.selectSignal(selectSeen)
   readonly side = this.store.selectSignal(benchFeature.selectSide)
 
   readonly plan = computed(() => this.planning().plan)
@@ -46,7 +46,7 @@ export class Trying {
   })
   private readonly foot = computed(() => {
     const draft = this.draft()
-    return draft && footInput(this.side(), draft.foot, this.findings()[this.side()])
+    return draft && footInput(this.side(), draft.foot, this.looked()[this.side()])
   })
   readonly heelMeasure = computed(() => this.draft()?.foot.heelMeasure ?? 'outside')
 

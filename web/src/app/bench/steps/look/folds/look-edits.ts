@@ -1,5 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core'
-import { SIDES, type FootLook, type INTERFERENCES, type Look, type Side } from '@crescent/core'
+import {
+  SIDES,
+  type FootLook,
+  type INTERFERENCES,
+  type Look,
+  type Side,
+  type VetNailRule,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../../../state/look/look.feature'
 
@@ -66,12 +73,20 @@ export class LookEdits {
     if (field !== 'notes') this.settle()
   }
 
-  setVet(field: Exclude<keyof Look['vet'], 'legs'>, value: string): void {
+  setVet(field: Exclude<keyof Look['vet'], 'legs' | 'nails'>, value: string): void {
     const vet = { ...this.look().vet, [field]: value }
     // Another disease may sit in another leg.
     if (field === 'diagnosis') delete vet.legs
     this.store.dispatch(lookActions.setVet({ vet, touched: `vet ${field}` }))
     if (field === 'diagnosis') this.settle()
+  }
+
+  /** Where the vet lets nails be driven; nothing: as usual. */
+  setVetNails(nails: string | undefined): void {
+    const { nails: _before, ...vet } = this.look().vet
+    const set = nails === undefined ? vet : { ...vet, nails: nails as VetNailRule }
+    this.store.dispatch(lookActions.setVet({ vet: set, touched: 'vet nails' }))
+    this.settle()
   }
 
   flipLeg(tapped: string): void {

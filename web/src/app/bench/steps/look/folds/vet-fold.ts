@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core'
-import { DIAGNOSES, SIDES } from '@crescent/core'
+import { DIAGNOSES, limitsInWords, NAIL_LIMIT_WORDS, SIDES, VET_NAIL_RULES } from '@crescent/core'
 import { DayField } from '../../../../common/day-field'
 import { Fold } from '../../../../common/fold'
 import { ChoiceRow } from '../choice-row'
@@ -45,6 +45,18 @@ import { WordsField } from './words-field'
         (typed)="edits.setVet('words', $event)"
       />
       <cr-words-field label="Limits set" [words]="vet().limits" (typed)="edits.setVet('limits', $event)" />
+      @if (read().length > 0) {
+        <p class="muted" data-testid="limits-read">
+          Held to while nailing: {{ read().join('; ') }}. What else stands here is told wherever the shoe is
+          worked on.
+        </p>
+      }
+      <cr-choice-row
+        label="Nails, as the vet set it"
+        [choices]="rules"
+        [chosen]="vet().nails ? [vet().nails!] : []"
+        (choose)="edits.setVetNails($event)"
+      />
     </details>
   `,
 })
@@ -52,6 +64,11 @@ export class VetFold {
   protected readonly edits = inject(LookEdits)
   protected readonly vet = computed(() => this.edits.look().vet)
   protected readonly legs = computed(() => this.vet().legs ?? [])
+  /** What of the limits in words is understood. */
+  protected readonly read = computed(() =>
+    limitsInWords(this.vet().limits).flatMap(({ rule }) => (rule === 'words' ? [] : NAIL_LIMIT_WORDS[rule])),
+  )
+  protected readonly rules = VET_NAIL_RULES
   protected readonly diagnoses = DIAGNOSES
   protected readonly sides = SIDES
 }

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core'
 import { MatButton } from '@angular/material/button'
-import { CARRIED_OUT, LEAST_SOLE, type CarriedOut, type Wanted } from '@crescent/core/radiographs'
+import { describeProblem } from '@crescent/core'
+import { CARRIED_OUT, proposedWay, type CarriedOut } from '@crescent/core/handing-over'
+import { LEAST_SOLE, type Wanted } from '@crescent/core/radiographs'
 import { OneOf } from '../../../../common/one-of'
 import { Tells } from '../../../../common/tells'
 import { FigureText } from '../../../../drawing/figure-text'
@@ -34,6 +36,9 @@ const FIELDS = [
   },
 ] as const
 
+/** A made shoe is as it was planned within this, degrees. */
+const CLAIMED = 0.1
+
 /** Trim and shoe planned on the radiograph, and handed on once the vet has agreed. */
 @Component({
   selector: 'cr-plate-plan',
@@ -62,14 +67,18 @@ const FIELDS = [
         <dd>{{ text.fine(plan.trimHeel) }}</dd>
         <dt>Sole left under the tip</dt>
         <dd [class.low]="plan.soleAfterTrim < least">{{ text.fine(plan.soleAfterTrim) }}</dd>
+        @if (plan.soleUnderWing !== undefined) {
+          <dt>Sole left under the wing</dt>
+          <dd [class.low]="plan.soleUnderWing < least">{{ text.fine(plan.soleUnderWing) }}</dd>
+        }
         <dt>Raise by the shoe</dt>
-        <dd>{{ text.fine(plan.raise) }}</dd>
+        <dd>{{ plan.raise.toFixed(1) }}°</dd>
         <dt>Palmar angle then</dt>
         <dd>
           {{ plan.palmarAfterShoe.toFixed(1) }}°, {{ plan.palmarAfterTrim.toFixed(1) }}° by the trim alone
         </dd>
         @if (plan.breakoverFromToe !== undefined) {
-          <dt>Breakover behind the toe</dt>
+          <dt>Breakover behind the toe, trimmed</dt>
           <dd>{{ text.fine(plan.breakoverFromToe) }}: mark it on the sole</dd>
         }
         @if (plan.leverAfter !== undefined) {
@@ -89,10 +98,28 @@ const FIELDS = [
         heading="Carried out by"
         [choices]="ways"
         [chosen]="way()"
-        (choose)="way.set($event)"
+        (choose)="chosen.set($event)"
       />
-      @if (clash(); as why) {
-        <p class="low" role="alert">{{ why }}: take one of them off first.</p>
+      @if (made(); as made) {
+        <h4>The shoe as it will be made</h4>
+        <dl data-testid="plate-made">
+          <dt>Palmar angle on it</dt>
+          <dd>{{ made.palmarAngle.toFixed(1) }}°</dd>
+          <dt>Breaks over behind the toe</dt>
+          <dd>{{ text.fine(made.breakoverFromToe) }}</dd>
+          @if (made.rise !== undefined) {
+            <dt>Rise at its heels</dt>
+            <dd>{{ text.fine(made.rise) }}</dd>
+          }
+        </dl>
+        @if (short(); as by) {
+          <p class="low" role="alert">
+            This way falls {{ by.toFixed(1) }}° short of the angle that is wanted: choose one that raises.
+          </p>
+        }
+      }
+      @for (why of clash(); track why) {
+        <p class="low" role="alert">{{ why }}</p>
       }
       <label class="agreed"
         >Agreed with the vet: who, and what
@@ -110,6 +137,10 @@ const FIELDS = [
       <p class="muted">
         The vet reads the radiograph and leads. What was agreed is kept with the visit, with the time.
       </p>
+    } @else if (radiograph.markingProblems().length > 0) {
+      @for (problem of radiograph.markingProblems(); track $index) {
+        <p class="low" role="alert">{{ text.told(problem) }}</p>
+      }
     } @else {
       <p class="muted">
         The plan stands here once ground, breakover, heel, both places of P3’s underside and the sole under
@@ -122,7 +153,8 @@ const FIELDS = [
       display: grid;
       gap: 6px;
     }
-    h3 {
+    h3,
+    h4 {
       margin: 8px 0 0;
       font-size: 1rem;
     }
@@ -165,16 +197,34 @@ export class PlatePlan {
   protected readonly least = LEAST_SOLE
   /** Another foot: what was typed and agreed for this one does not go with it. */
   private readonly whose = this.radiograph.key
-  protected readonly way = linkedSignal<string, CarriedOut['key']>({
+  protected readonly chosen = linkedSignal<string, CarriedOut['key'] | undefined>({
     source: this.whose,
-    computation: () => 'breakover',
+    computation: () => undefined,
+  })
+  /** As it was chosen; until then one that raises where the plan raises. */
+  protected readonly way = computed(() => this.chosen() ?? proposedWay(this.radiograph.plan()?.raise ?? 0))
+  private readonly handed = computed(() => this.radiograph.handed(this.way()))
+  protected readonly made = computed(() => {
+    const handed = this.handed()
+    return handed?.ok ? handed.made : undefined
+  })
+  /** Degrees by which the made shoe falls short of what the plan claims; nothing where it does not. */
+  protected readonly short = computed(() => {
+    const [made, plan] = [this.made(), this.radiograph.plan()]
+    const by = made && plan ? plan.palmarAfterShoe - made.palmarAngle : 0
+    return by > CLAIMED ? by : undefined
   })
   protected readonly agreed = linkedSignal({ source: this.whose, computation: () => '' })
   protected readonly entries = linkedSignal<string, Partial<Record<keyof Wanted, string | undefined>>>({
     source: this.whose,
     computation: () => ({}),
   })
-  protected readonly clash = computed(() => this.radiograph.clash(this.way()))
+  /** Why no such shoe can be made, line by line. */
+  protected readonly clash = computed(() => {
+    const handed = this.handed()
+    if (!handed || handed.ok) return []
+    return [...new Set(handed.problems.map((one) => describeProblem(one, this.text.style())))]
+  })
   /** What was typed and cannot be; it stands as it was typed. */
   private readonly wrong = linkedSignal<string, Partial<Record<keyof Wanted, number | undefined>>>({
     source: this.whose,
@@ -182,7 +232,7 @@ export class PlatePlan {
   })
   protected readonly faulty = computed(
     () =>
-      this.clash() !== undefined ||
+      this.clash().length > 0 ||
       FIELDS.some(({ key }) => this.problem(key) !== undefined || this.entries()[key] !== undefined),
   )
 
@@ -210,6 +260,11 @@ export class PlatePlan {
   protected hand(): void {
     this.radiograph.toShoe(this.way(), this.agreed().trim())
     this.agreed.set('')
-    void this.tells.done('Handed to foot and shoe: breakover by the radiograph.')
+    const made = this.made()
+    void this.tells.done(
+      made
+        ? `Handed to foot and shoe: palmar angle ${made.palmarAngle.toFixed(1)}° on it, breakover ${this.text.fine(made.breakoverFromToe)} behind the toe.`
+        : 'Handed to foot and shoe.',
+    )
   }
 }

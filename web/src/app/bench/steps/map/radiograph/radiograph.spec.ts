@@ -98,7 +98,7 @@ describe('the radiograph of a foot', () => {
     radiograph.scaleBy('file')
     // 15 mm under the tip, all of it wanted: nothing is taken, and 5 degrees over 160 mm come from the shoe.
     expect(radiograph.plan()!.trimToe).toBeCloseTo(0, 9)
-    expect(radiograph.plan()!.raise).toBeCloseTo(160 * Math.tan((5 * Math.PI) / 180), 9)
+    expect(radiograph.plan()!.raise).toBeCloseTo(5, 9)
     radiograph.want({ palmarAngle: 2 })
     expect(radiograph.plan()!.palmarAfterShoe).toBeCloseTo(2, 9)
     expect(radiograph.lines('palmarAngle').filter(({ kind }) => kind === 'edge')).toHaveLength(1)
@@ -121,9 +121,16 @@ describe('the radiograph of a foot', () => {
     radiograph.toShoe('wedge', 'Dr. Made-up: as planned')
     radiograph.toShoe('wedge', 'Dr. Made-up: once more')
     expect(draft().foot.school).toBe('radiographic')
-    expect(draft().shoe.modifications!.filter(({ kind }) => kind === 'wedge')).toEqual([
-      { kind: 'wedge', rise: 14 },
+    const handed = radiograph.handed('wedge')!
+    const made = handed.ok ? handed.made : undefined
+    expect(draft().shoe.modifications).toEqual([
+      { kind: 'rolled-toe', behindToe: 28 },
+      { kind: 'wedge', rise: made!.rise },
     ])
+    // What was promised is what the plan of the shoe on the Bench says.
+    const { balance, foot } = store.selectSignal(benchFeature.selectPlanning)().plan!
+    expect(balance.raised).toBeCloseTo(5, 1)
+    expect(foot.widestFromToe - balance.toeLever).toBeCloseTo(28, 0)
     const { acknowledged } = store.selectSignal(lookFeature.selectLook)()!
     expect(acknowledged.map(({ title, words }) => `${title}: ${words}`)).toEqual([
       'Plan from the radiograph, LF: Dr. Made-up: as planned',
@@ -131,18 +138,30 @@ describe('the radiograph of a foot', () => {
     ])
   })
 
-  it('does not go on a shoe where it clashes, and says why', async () => {
+  it('does not go on a shoe where it clashes, and says why; what was handed over before goes', async () => {
     await radiograph.take(file(DICOM))
     mark()
-    const { shoe } = draft()
-    store.dispatch(
-      benchActions.setShoe({ shoe: { ...shoe, modifications: [{ kind: 'four-rail-plate' }] }, touched: 'x' }),
-    )
-    expect(radiograph.clash('wedge')).toContain('rails')
-    expect(radiograph.clash('breakover')).toBeUndefined()
+    const on = (modifications: { kind: string }[]) =>
+      store.dispatch(benchActions.setShoe({ shoe: { ...draft().shoe, modifications }, touched: 'x' }))
+    on([{ kind: 'perimeter-bevel' }])
+    expect(radiograph.handed('wedge')).toMatchObject({ ok: false })
     radiograph.toShoe('wedge', 'Dr. Made-up: as planned')
-    expect(draft().shoe.modifications).toEqual([{ kind: 'four-rail-plate' }])
+    expect(draft().shoe.modifications).toEqual([{ kind: 'perimeter-bevel' }])
     expect(store.selectSignal(lookFeature.selectLook)()!.acknowledged).toEqual([])
+    on([{ kind: 'wedge' }, { kind: 'toe-clip' }])
+    radiograph.toShoe('breakover', 'Dr. Made-up: no wedge any more')
+    expect(draft().shoe.modifications!.map(({ kind }) => kind)).toEqual(['toe-clip', 'rolled-toe'])
+  })
+
+  it('what was agreed of the nails, and P3 that has come away, limit them from then on, in place of the last time', async () => {
+    await radiograph.take(file(DICOM))
+    mark()
+    radiograph.toShoe('breakover', 'Dr. Made-up: no nails in the toe')
+    const limits = () => draft().foot.limits!.map(({ rule, by }) => `${by}: ${rule}`)
+    expect(limits()).toEqual(['vet: behind the widest part'])
+    expect(store.selectSignal(benchFeature.selectPlanning)().plan!.nailing.school).toBe('laminitic')
+    radiograph.toShoe('breakover', 'Dr. Made-up: nail as usual')
+    expect(limits()).toEqual([])
   })
 
   it('leaves the school alone where the tip’s place behind the toe is not known', async () => {

@@ -1,21 +1,25 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
-import { clashWith, withModification, withValue, type Told, type Vec } from '@crescent/core'
+import { limitsInWords, type NailLimit, type Told, type Vec } from '@crescent/core'
 import type { Window } from '@crescent/core/dicom'
+import { CARRIED_OUT, handOver, type CarriedOut, type HandedOver } from '@crescent/core/handing-over'
 import { FILE_WORDS, isHeic } from '@crescent/core/photographs'
 import {
-  CARRIED_OUT,
   drawnLines,
   footFromRadiograph,
   LEAST_SOLE,
+  limitsFromRadiograph,
+  markingProblems,
   trimPlan,
-  type CarriedOut,
+  type RadiographFigure,
   type DrawnKind,
   type RadiographPointKey,
   type Wanted,
 } from '@crescent/core/radiographs'
 import { Store } from '@ngrx/store'
 import type { PictureLine } from '../../../../drawing/picture-sheet'
-import { benchActions, benchFeature } from '../../../../state/bench/bench.feature'
+import { benchActions, benchFeature, selectSeen } from '../../../../state/bench/bench.feature'
+import { footInput } from '../../../../state/bench/draft'
+import { workshopFor } from '../../../../state/bench/workshop-for'
 import { lookActions } from '../../../../state/look/look.feature'
 import { HEAD_BYTES, photoHead } from '../photo/photo-head'
 import {
@@ -48,6 +52,7 @@ export class Radiograph {
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
+  private readonly seen = this.store.selectSignal(selectSeen)
   /** Whose radiograph this is: the foot of a visit. */
   readonly key = computed(() => `${this.page()?.visit.id} ${this.side()}`)
   private readonly plates = signal<Readonly<Record<string, Plate>>>({})
@@ -79,6 +84,12 @@ export class Radiograph {
   readonly plan = computed(() => {
     const [plate, scale] = [this.plate(), this.mmPerPixel()]
     return plate && scale !== undefined ? trimPlan(plate.points, scale, this.wanted()) : undefined
+  })
+
+  /** What of the marked places cannot be: nothing is planned on them. */
+  readonly markingProblems = computed(() => {
+    const [plate, scale] = [this.plate(), this.mmPerPixel()]
+    return plate && scale !== undefined ? markingProblems(plate.points, scale) : []
   })
 
   /** What is seen of the figures on the picture; those of the one that is pointed at stand out. */
@@ -148,7 +159,7 @@ export class Radiograph {
     this.held = answer.ok ? key : ''
     if (answer.ok) {
       const { picture, ...opened } = answer
-      this.seen(key, picture)
+      this.shown(key, picture)
       return opened
     }
     this.failure.set(answer.problem)
@@ -180,10 +191,10 @@ export class Radiograph {
     const { window, inverted } = plate
     const answer = await this.reader.ask({ do: 'show', window, inverted })
     if (!answer.ok) return this.failure.set(answer.problem)
-    this.seen(key, answer.picture)
+    this.shown(key, answer.picture)
   }
 
-  private seen(key: string, picture: ImageBitmap): void {
+  private shown(key: string, picture: ImageBitmap): void {
     const before = this.pictures()[key]
     this.pictures.update((pictures) => ({ ...pictures, [key]: picture }))
     before?.close()
@@ -231,43 +242,53 @@ export class Radiograph {
 
   /** What the foot takes over: angle, sole and the tip's place, as they were read. */
   toFoot(): void {
-    const figures = footFromRadiograph(this.figures())
-    for (const [key, value] of Object.entries(figures) as [keyof typeof figures, number][])
-      this.store.dispatch(benchActions.setFigure({ key, value }))
-    if (figures.tipFromToe !== undefined) this.store.dispatch(benchActions.setTipBy({ tipBy: 'radiograph' }))
+    this.takeOver(this.figures())
     this.store.dispatch(benchActions.settle())
   }
 
-  /** Why what would carry the plan out cannot stand beside what is on the shoe; nothing where it can. */
-  clash(by: CarriedOut['key']): string | undefined {
-    const list = this.draft()?.shoe.modifications ?? []
-    const kind = this.carriedOut(by)?.kind
-    return kind === undefined || list.some((given) => given.kind === kind) ? undefined : clashWith(list, kind)
+  private takeOver(read: readonly RadiographFigure[]): void {
+    const figures = footFromRadiograph(read)
+    for (const [key, value] of Object.entries(figures) as [keyof typeof figures, number][])
+      this.store.dispatch(benchActions.setFigure({ key, value }))
+    if (figures.tipFromToe !== undefined) this.store.dispatch(benchActions.setTipBy({ tipBy: 'radiograph' }))
+    const limits = limitsFromRadiograph(this.figures())
+    this.limit(limits, ({ by }) => by === 'radiograph')
   }
 
-  private carriedOut(by: CarriedOut['key']): ReturnType<CarriedOut['put']> {
-    const plan = this.plan()
-    return plan && CARRIED_OUT.find(({ key }) => key === by)!.put(plan)
+  /** Puts limits of the nails in place of those of the same source. */
+  private limit(limits: readonly NailLimit[], replaced: (limit: NailLimit) => boolean): void {
+    const kept = (this.draft()?.foot.limits ?? []).filter((one) => !replaced(one))
+    this.store.dispatch(benchActions.setLimits({ limits: [...kept, ...limits] }))
+  }
+
+  /** The shoe that carries out the plan, and what it comes to as it is made; or why there is none. */
+  handed(by: CarriedOut['key']): HandedOver | undefined {
+    const [plan, draft, page] = [this.plan(), this.draft(), this.page()]
+    if (!plan || !draft || !page) return undefined
+    const { shoe } = draft
+    const foot = {
+      ...footInput(this.side(), draft.foot, this.seen()[this.side()]),
+      ...footFromRadiograph(plan.trimmed),
+      tipBy: 'radiograph' as const,
+    }
+    const way = CARRIED_OUT.find(({ key }) => key === by)!
+    return handOver({ plan, way, foot, shoe, workshop: workshopFor(page, shoe) })
   }
 
   /** What was agreed with the vet is put on the shoe, and goes on record with who said it and when. */
   toShoe(by: CarriedOut['key'], words: string): void {
-    const shoe = this.draft()?.shoe
-    if (!this.plan() || !shoe || this.clash(by) !== undefined) return
-    const put = this.carriedOut(by)
-    this.toFoot()
+    const [plan, handed] = [this.plan(), this.handed(by)]
+    if (!plan || !handed?.ok) return
+    // The foot is the trimmed one from here on: that is what the shoe is made for.
+    this.takeOver(plan.trimmed)
+    const agreed = limitsInWords(words).flatMap(({ rule, why }): NailLimit[] =>
+      rule === 'words' ? [] : [{ rule, by: 'vet', why }],
+    )
+    this.limit(agreed, (one) => one.by === 'vet')
     // Without the front wall nobody knows where the tip lies behind the toe: the school would find nothing.
-    if (footFromRadiograph(this.figures()).tipFromToe !== undefined)
+    if (footFromRadiograph(plan.trimmed).tipFromToe !== undefined)
       this.store.dispatch(benchActions.setSchool({ school: 'radiographic', all: false }))
-    if (put) {
-      const list = withModification(shoe.modifications ?? [], put.kind)
-      const at = list.findIndex(({ kind }) => kind === put.kind)
-      const modifications = Object.entries(put.values).reduce(
-        (changed, [key, value]) => withValue(changed, at, key, value),
-        list,
-      )
-      this.store.dispatch(benchActions.setShoe({ shoe: { ...shoe, modifications }, touched: put.kind }))
-    }
+    this.store.dispatch(benchActions.setShoe({ shoe: handed.shoe, touched: by }))
     this.store.dispatch(benchActions.settle())
     const at = new Date().toISOString()
     const title = `Plan from the radiograph, ${this.side()}`
