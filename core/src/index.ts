@@ -54,7 +54,16 @@ export { lookProblem, OLD_SHOE_FIGURES, UNTRIMMED_FIGURES, type LookFigure } fro
 export { newLook } from './look/new-look'
 export { answered, leftOpen, openQuestions, standing, withTap } from './look/carry'
 export { endProportion } from './look/old-shoe'
-export { closedGates, gatesOf, type Gate } from './look/gates'
+export {
+  beforeShoe,
+  closedGates,
+  gatesOf,
+  standingGates,
+  stopsOf,
+  type Gate,
+  type StandingGate,
+  type Stop,
+} from './look/gates'
 export { leftOf, shareLeft, WEAR_SHARES, type WearShare } from './look/wear-shares'
 export { SAID, type Sign, type SignAnswer, type SignLine } from './terms/signs'
 export { clashOf, modification, MODIFICATIONS } from './modifications/index'
@@ -107,11 +116,13 @@ export {
   heldToLimits,
   keptNails,
   limitWords,
+  overrulable,
   overruling,
   ruling,
   withoutOverruled,
   type StandingLimit,
 } from './nails/limits'
+export { findingWords } from './look/finding-words'
 export { nailLimitsOf } from './look/nail-limits'
 export { limitsInWords } from './look/limits-in-words'
 export { VET_NAIL_RULES, NAIL_LIMIT_WORDS, type VetNailRule } from './terms/nail-limits'

@@ -57,6 +57,8 @@ const codes = (given: Given) => adviceFor(given).map(({ code }) => code)
 
 /** For each rule a case in which it speaks (common practice: handbook facts, no source). */
 const CASES: [string, Given][] = [
+  ['abscess-open', { found: [['track', 2]] }],
+  ['abscess-plate', { found: [['track', 3]] }],
   ['founder-breakover', { vet: 'founder' }],
   ['founder-nails', { vet: 'founder' }],
   ['founder-heart-bar', { found: [['rings', 2]] }],
@@ -107,6 +109,15 @@ const CASES: [string, Given][] = [
 ]
 
 describe('advice', () => {
+  it('over an abscess nothing is said of what a shoe could do better, until the vet allows one', () => {
+    const given: Given = { found: [['track', 3]], ways: { going: 'road', work: 'driving on roads' } }
+    const told = adviceFor(given)
+    expect(told[0]!.code).toBe('abscess-open')
+    expect(told.every(({ vetLeads, topic }) => vetLeads || topic === 'care' || topic === 'cycle')).toBe(true)
+    expect(codes({ ways: given.ways! })).toContain('road-wear')
+    expect(told.map(({ code }) => code)).not.toContain('road-wear')
+  })
+
   it('has a case here for every rule, and no code twice', () => {
     expect(CASES.map(([code]) => code).sort()).toEqual(ADVICE_RULES.map(({ code }) => code).sort())
   })

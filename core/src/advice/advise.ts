@@ -1,5 +1,6 @@
-import { standing } from '../look/carry'
-import type { Advice, AdviceContext } from './advice'
+import { leftOpen } from '../look/carry'
+import { beforeShoe } from '../look/gates'
+import type { Advice, AdviceContext, Topic } from './advice'
 import { saidOf } from './follow-up'
 import { ADVICE_RULES } from './rules/index'
 
@@ -9,12 +10,16 @@ import { ADVICE_RULES } from './rules/index'
  */
 export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[] {
   const feet = given.look.feet[given.side]
-  const context: AdviceContext = { ...given, feet, findings: standing(feet.findings) }
+  const context: AdviceContext = { ...given, feet, findings: leftOpen(feet) }
+  // Where no shoe may go on, what a shoe could do better is not spoken of: the vet's matters and care are.
+  const shoeless = beforeShoe(given.look, given.side).some(({ forbids }) => forbids === 'shoe')
   const applying = onceEach(
-    ADVICE_RULES.flatMap(({ reason: judge, ...rule }) => {
-      const reason = judge(context)
-      return reason === undefined ? [] : [{ ...rule, reason, codes: [rule.code] }]
-    }),
+    ADVICE_RULES.filter(({ vetLeads, topic }) => !shoeless || vetLeads || OFF_THE_SHOE.has(topic)).flatMap(
+      ({ reason: judge, ...rule }) => {
+        const reason = judge(context)
+        return reason === undefined ? [] : [{ ...rule, reason, codes: [rule.code] }]
+      },
+    ),
   )
   const told = applying.map((one) => ({
     ...one,
@@ -26,6 +31,9 @@ export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[
   }))
   return [...told.filter(({ failed }) => !failed), ...told.filter(({ failed }) => failed)]
 }
+
+/** What is advised without speaking of a shoe. */
+const OFF_THE_SHOE: ReadonlySet<Topic> = new Set(['care', 'cycle'])
 
 type Applying = Omit<Advice, 'clashes' | 'soFar' | 'failed'>
 

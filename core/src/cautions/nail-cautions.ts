@@ -1,3 +1,4 @@
+import { ruling } from '../nails/limits'
 import { length, told } from '../notices/told'
 import { ruleOf, type OneCaution } from './context'
 import { namedNails } from './named-nails'
@@ -80,7 +81,9 @@ const heldByWeb: OneCaution = ({ nails }) => {
   }
 }
 
-const few: OneCaution = ({ nails, heldByClips }) => {
+const few: OneCaution = ({ nails, heldByClips, nailing: { limits = [] } }) => {
+  // Where none may be driven that is said, and why.
+  if (ruling(limits).some(({ rule }) => rule === 'no nails' || rule === 'no shoe')) return undefined
   const driven = nails.filter((nail) => nail.driven).length
   if (driven + heldByClips >= FEWEST && driven >= 2) return undefined
   return {

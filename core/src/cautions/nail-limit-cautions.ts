@@ -22,6 +22,14 @@ export const nailLimitCautions: CautionRule = ({ nailing: { limits = [] } }) =>
         text: limit.why,
         action: 'Read it before you shape and before you nail; ask the vet where it is not clear.',
       }
+    if (limit.rule === 'no shoe')
+      return {
+        code: 'no-shoe',
+        severity: 'stop',
+        title: 'No shoe over it',
+        text: limit.why,
+        action: 'Leave it bare until the vet allows a shoe, and say so where it was found, in Look.',
+      }
     const rule = NAIL_LIMIT_WORDS[limit.rule]
     return limit.overruled === undefined
       ? {

@@ -1,6 +1,6 @@
 import { SIDES, type Side } from '../terms/sides'
 import type { Look } from '../records/look'
-import { standing } from './carry'
+import { leftOpen } from './carry'
 import { findingKind, type FindingKindKey } from '../terms/finding-kinds'
 import { placeNamed } from '../terms/places'
 
@@ -12,17 +12,30 @@ export interface Gate {
   title: string
   text: string
   action: string
+  /** No shoe goes over it until the vet allows one. */
+  forbids?: 'shoe'
+}
+
+/** How a gate stands: nobody answered it; it was, and still forbids a shoe; it was, and the work goes on to the vet's plan. */
+export type GateState = 'closed' | 'no shoe' | 'answered'
+
+/** A gate with how it stands, and what was said to it last. */
+export interface StandingGate extends Gate {
+  state: GateState
+  words?: string
 }
 
 /** What each may mean and what to do. Kinds without a text of their own get the general one. */
-const TEXTS: Partial<Record<FindingKindKey, { text: string; action: string }>> = {
+const TEXTS: Partial<Record<FindingKindKey, Pick<Gate, 'text' | 'action' | 'forbids'>>> = {
   track: {
     text: 'Pus under pressure is painful and spreads under wall and sole. Nailing over it closes it in.',
     action: 'No shoe over it. Call the vet; opening and drainage are the vet’s decision.',
+    forbids: 'shoe',
   },
   puncture: {
     text: 'A puncture may reach bone, bursa or joint within a centimetre.',
-    action: 'Leave what sticks in it where it is. Call the vet at once.',
+    action: 'Leave what sticks in it where it is. No shoe over it. Call the vet at once.',
+    forbids: 'shoe',
   },
   pain: {
     text: 'A horse in pain may have an abscess, a bruise, founder or a fracture. Shoeing it hides the place.',
@@ -63,8 +76,11 @@ const GENERAL = {
   action: 'Stop. Let the vet see it, and go on to the vet’s plan.',
 }
 
+/** What of a look its gates follow from. */
+export type LookForGates = Pick<Look, 'vet' | 'feet' | 'acknowledged'>
+
 /** A diagnosis is the vet's: without a name behind it, it is hearsay. */
-function hearsay({ vet }: Look): Gate[] {
+function hearsay({ vet }: Pick<Look, 'vet'>): Gate[] {
   if (vet.diagnosis === 'none' || vet.who.trim() !== '') return []
   return [
     {
@@ -77,13 +93,14 @@ function hearsay({ vet }: Look): Gate[] {
 }
 
 /** Every finding of this look that calls for the vet. */
-export function gatesOf(look: Look): Gate[] {
+export function gatesOf(look: Pick<Look, 'vet' | 'feet'>): Gate[] {
   return [...hearsay(look), ...findingGates(look)]
 }
 
-function findingGates(look: Look): Gate[] {
+function findingGates(look: Pick<Look, 'feet'>): Gate[] {
   return SIDES.flatMap((side) =>
-    standing(look.feet[side].findings).flatMap(({ kind, place, grade }) => {
+    // What was found before and nobody has answered yet still stands.
+    leftOpen(look.feet[side]).flatMap(({ kind, place, grade }) => {
       const { label, grades, vetFrom } = findingKind(kind)
       if (vetFrom === undefined || grade < vetFrom) return []
       const where = place === 'foot' ? '' : `, ${placeNamed(place).label}`
@@ -99,8 +116,33 @@ function findingGates(look: Look): Gate[] {
   )
 }
 
+/** Every gate of a look with how it stands. */
+export const standingGates = (look: LookForGates): StandingGate[] =>
+  gatesOf(look).map((gate) => {
+    const answers = look.acknowledged.filter((one) => one.gate === gate.key)
+    const last = answers[answers.length - 1]
+    if (!last) return { ...gate, state: 'closed' }
+    const allowed = gate.forbids === undefined || answers.some(({ allows }) => allows === 'shoe')
+    return { ...gate, state: allowed ? 'answered' : 'no shoe', words: last.words }
+  })
+
 /** The gates nobody has acknowledged yet. */
-export function closedGates(look: Look): Gate[] {
-  const known = new Set(look.acknowledged.map(({ gate }) => gate))
-  return gatesOf(look).filter(({ key }) => !known.has(key))
+export const closedGates = (look: LookForGates): Gate[] =>
+  standingGates(look).filter(({ state }) => state === 'closed')
+
+/** The gates of a foot that let no shoe be put on it: nobody answered them, or the vet has not allowed one. */
+export const beforeShoe = (look: LookForGates, side: Side): StandingGate[] =>
+  standingGates(look).filter((gate) => gate.side === side && gate.state !== 'answered')
+
+/** What stands in the way of the work on a horse, as lists tell it: short, with its foot. */
+export interface Stop {
+  side?: Side
+  title: string
+  action: string
 }
+
+/** The stops of a horse by its newest look. */
+export const stopsOf = (look: LookForGates): Stop[] =>
+  standingGates(look)
+    .filter(({ state }) => state !== 'answered')
+    .map(({ side, title, action }) => ({ ...(side && { side }), title, action }))

@@ -2,6 +2,7 @@ import type { NailLimit } from '../records/foot'
 import type { Look } from '../records/look'
 import type { Side } from '../terms/sides'
 import { leftOpen } from './carry'
+import { beforeShoe } from './gates'
 import { founderSign } from './founder-signs'
 import { limitsInWords } from './limits-in-words'
 
@@ -9,11 +10,15 @@ import { limitsInWords } from './limits-in-words'
  * What limits the nails of a foot by what was looked at: what was found (or found before and not answered yet), what was
  * diagnosed, and what the vet set. All of it is marked as coming from the look: it is worked out anew at each visit.
  */
-export function nailLimitsOf({ feet, vet }: Look, side: Side): NailLimit[] {
+export function nailLimitsOf(look: Look, side: Side): NailLimit[] {
+  const { feet, vet } = look
   const sign = founderSign(leftOpen(feet[side]))
   const here = (vet.legs ?? []).length === 0 || vet.legs!.includes(side)
   const where = (vet.legs ?? []).length === 0 ? ' In which leg is not written down.' : ''
   return [
+    ...beforeShoe(look, side).flatMap(({ forbids, title, action }) =>
+      forbids ? [limit('no shoe', 'found', `${title}. ${action}`)] : [],
+    ),
     ...(sign ? [limit('behind the widest part', 'found', sign)] : []),
     ...(here && vet.diagnosis === 'founder'
       ? [limit('behind the widest part', 'diagnosed', `The vet has diagnosed founder.${where}`)]

@@ -19,7 +19,7 @@ export const standingLimits = (
   overruled: readonly Overruled[] = [],
 ): StandingLimit[] =>
   limits.map((limit) => {
-    const reason = overruled.find((one) => alike(one, limit))?.reason
+    const reason = limit.rule === 'no shoe' ? undefined : overruled.find((one) => alike(one, limit))?.reason
     return reason === undefined ? limit : { ...limit, overruled: reason }
   })
 
@@ -42,7 +42,7 @@ export function withinLimits(
   const rules = new Set(ruling(limits).map(({ rule }) => rule))
   const placed = rules.has('behind the widest part') ? kept(plan, bySchool(plan, 'laminitic')) : plan
   const driven = (branch: Half) =>
-    rules.has('no nails') && asked?.[branch] === undefined
+    (rules.has('no nails') || rules.has('no shoe')) && asked?.[branch] === undefined
       ? { ...placed[branch], driven: [] }
       : placed[branch]
   return { ...placed, ...byHalf(driven), limits }
@@ -65,15 +65,19 @@ export const ruledOutBy = (
   outline: FootOutline,
   footStation: number,
 ): StandingLimit | undefined =>
-  ruling(limits).find(({ rule }) => rule === 'no nails' || aheadOfWidest(outline, footStation))
+  ruling(limits).find(({ rule }) => rule !== 'behind the widest part' || aheadOfWidest(outline, footStation))
 
 /** The rule of a limit in words. */
 export const limitWords = ({ rule, why }: NailLimit): string =>
   rule === 'words' ? why : NAIL_LIMIT_WORDS[rule]
 
-/** The same nails with every limit that rules something out overruled for a reason. */
+/** Limits on the nails that a farrier may overrule for a reason; that no shoe goes on is answered where it was found. */
+export const overrulable = (limits: readonly StandingLimit[]): StandingLimit[] =>
+  ruling(limits).filter(({ rule }) => rule !== 'no shoe')
+
+/** The same nails with every limit that may be overruled overruled for a reason. */
 export function overruling(plan: NailPlan, reason: string): NailPlan {
-  const now = ruling(plan.limits ?? []).map(({ rule, by }): Overruled => ({ rule, by, reason }))
+  const now = overrulable(plan.limits ?? []).map(({ rule, by }): Overruled => ({ rule, by, reason }))
   const before = (plan.overruled ?? []).filter((one) => !now.some((other) => alike(one, other)))
   return { ...plan, overruled: [...before, ...now] }
 }

@@ -21,6 +21,11 @@ import { snapshotFactsSchema, snapshotSchema, type Snapshot } from './snapshot'
 
 const count = z.number().int().min(0)
 
+/** What stands in the way of the work on a horse. */
+export const stopSchema = z
+  .object({ side: z.enum(SIDES).optional(), title: z.string(), action: z.string() })
+  .strict()
+
 /** A horse as lists show it. */
 export const horseSummarySchema = horseSchema
   .extend({
@@ -30,6 +35,11 @@ export const horseSummarySchema = horseSchema
       .nullable()
       .describe(
         'as it was set at the last visit, else that visit and the cycle; none before the first visit',
+      ),
+    stops: z
+      .array(stopSchema)
+      .describe(
+        'what calls for the vet and waits for an answer, or lets no shoe be put on, by its newest look',
       ),
   })
   .strict()

@@ -127,7 +127,13 @@ export const adviceChoiceSchema = z
 
 /** That a call for the vet was read, and what was said to it. */
 export const acknowledgementSchema = z
-  .object({ gate: lineSchema, title: lineSchema, words: textSchema.default(''), at: z.iso.datetime() })
+  .object({
+    gate: lineSchema,
+    title: lineSchema,
+    words: textSchema.default(''),
+    at: z.iso.datetime(),
+    allows: z.literal('shoe').optional().describe('the vet lets a shoe be put on'),
+  })
   .strict()
 
 /** Everything looked at before any iron is touched, at one visit. */

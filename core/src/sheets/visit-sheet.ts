@@ -1,5 +1,7 @@
 import { UNTRIMMED_FIGURES } from '../look/figures'
 import { standing } from '../look/carry'
+import { stopsOf } from '../look/gates'
+import { limitWords } from '../nails/limits'
 import { length, told, type Told } from '../notices/told'
 import { designName } from '../plan/design-name'
 import { planShoe, type Plan } from '../plan/plan'
@@ -46,6 +48,7 @@ export const visitSheet = (of: SheetOf, reader: SheetFor): SheetPart[] =>
 
 function forOwner(of: SheetOf): SheetPart[] {
   return [
+    { title: 'Calls for the vet', lines: stopped(of) },
     { title: 'What was found', lines: found(of) },
     { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What to watch', lines: [...watch(of), ...ALWAYS] },
@@ -69,10 +72,12 @@ function forVet(of: SheetOf): SheetPart[] {
       title: 'What the vet said',
       lines: [...said, ...[vet?.words ?? '', vet?.limits ?? ''].filter(Boolean), ...by],
     },
+    { title: 'What waits for an answer', lines: stopped(of) },
     { title: 'What was found', lines: found(of) },
     { title: 'Figures before and after the trim', lines: figures(of) },
     { title: 'What was put on', lines: [...putOn(of), ...putIn(of.page.visit.feet)] },
     { title: 'What was agreed', lines: agreed(of) },
+    { title: 'Limits of the nails', lines: limits(of) },
     { title: 'What is looked for next time', lines: toCome(of) },
     { title: 'What follows', lines: watch(of) },
     { title: 'Next visit', lines: next(of) },
@@ -101,6 +106,20 @@ function found({ page }: SheetOf): Told[] {
     const told = standing(foot.findings).map(findingWords)
     return told.length > 0 ? [`${nameOf(side)}: ${told.join('; ')}.`] : []
   })
+}
+
+/** What nobody has answered yet, or lets no shoe be put on. */
+const stopped = ({ page: { look } }: SheetOf): Told[] =>
+  look ? stopsOf(look).map(({ title, action }) => `${title}. ${action}`) : []
+
+/** What limits the nails of each shod foot, and what was overruled, with why. */
+function limits(of: SheetOf): Told[] {
+  return shoes(of).flatMap(({ side, plan }) =>
+    (plan.nailing.limits ?? []).map((limit) => {
+      const reason = limit.overruled === undefined ? '' : ` Overruled: ${limit.overruled}`
+      return `${nameOf(side)}: ${limitWords(limit)}${limit.rule === 'words' ? '' : ` (${limit.why})`}.${reason}`
+    }),
+  )
 }
 
 function findingWords({ kind, place, grade, note, answer }: Finding): string {

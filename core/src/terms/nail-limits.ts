@@ -1,5 +1,5 @@
-/** What a limit on a foot's nails says; `words` is one nobody could read for certain: it is told wherever nails are placed. */
-export const NAIL_LIMIT_RULES = ['behind the widest part', 'no nails', 'words'] as const
+/** What a limit on a foot says; with no shoe there is no nail either. `words` is one nobody could read for certain: it is told wherever nails are placed. */
+export const NAIL_LIMIT_RULES = ['behind the widest part', 'no nails', 'no shoe', 'words'] as const
 export type NailLimitRule = (typeof NAIL_LIMIT_RULES)[number]
 
 /** Where a limit comes from. */
@@ -14,4 +14,5 @@ export type VetNailRule = (typeof VET_NAIL_RULES)[number]
 export const NAIL_LIMIT_WORDS: Readonly<Record<Exclude<NailLimitRule, 'words'>, string>> = {
   'behind the widest part': 'no nail ahead of the widest part',
   'no nails': 'no nail at all',
+  'no shoe': 'no shoe over it',
 }

@@ -23,7 +23,7 @@ export interface ProposedCycle {
   limits: CycleLimit[]
 }
 
-/** No cycle is shorter or longer, weeks. */
+/** No cycle is shorter or longer, weeks; what a course asks for comes on its day. */
 const WEEKS = [1, 16] as const
 
 /** What is known of a foot or a horse that may end its cycle; what is not known is left out. */
@@ -68,10 +68,12 @@ export function proposedCycle({ from, own, drift, wear, course }: CycleAsked): P
   ]
   const limits = all.sort((a, b) => a.weeks - b.weeks)
   const first = limits[0]!
-  const weeks = Math.min(WEEKS[1], Math.max(WEEKS[0], first.weeks))
+  const least = first.key === 'course' ? 0 : WEEKS[0]
+  const weeks = Math.min(WEEKS[1], Math.max(least, first.weeks))
   return {
     weeks,
-    date: addDays(from, Math.floor(weeks * 7)),
+    // A day is whole; a share of it that is lost in counting weeks is not.
+    date: addDays(from, Math.floor(weeks * 7 + 1e-9)),
     limit: first.key,
     reason: first.reason,
     limits,

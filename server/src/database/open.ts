@@ -6,6 +6,7 @@ import type { Db } from './db'
 import { rememberFile } from './faults'
 import { PRIVATE_FILE, privateFolder } from './files'
 import { fold } from './search'
+import { asLook, stopsText } from './stops'
 
 /** Written by a newer Crescent. */
 export class TooNew extends Error {}
@@ -31,6 +32,9 @@ export function openDatabase(file: string): Db {
   db.pragma('secure_delete = ON')
   // For tables that are brought up to date: texts by which records are found are stored folded.
   db.function('fold', { deterministic: true }, (text) => fold(String(text)))
+  db.function('stops_of', { deterministic: true }, (vet, feet, acknowledged) =>
+    stopsText(asLook(String(vet), String(feet), String(acknowledged))),
+  )
   try {
     migrate(db)
     rememberFile(db)

@@ -20,6 +20,8 @@ interface RecordKind<T extends Stored> {
   table: (practice: Practice) => { get: (id: string) => T | undefined; put: (record: T) => T }
   /** What cannot be though its form is right. */
   check?: (record: T) => Problem[]
+  /** What cannot be beside what is stored: looked at where it is stored, in one transaction with it. */
+  beside?: (practice: Practice, record: T) => Problem[]
   /** What is answered, where more is stored than is sent. */
   stored?: z.ZodType
   /** How much one of them may weigh, where it holds more than figures. */
@@ -33,6 +35,7 @@ export function recordRoutes<T extends Stored>({
   schema,
   table,
   check = () => [],
+  beside = () => [],
   stored = schema,
   most,
 }: RecordKind<T>): Route[] {
@@ -65,7 +68,12 @@ export function recordRoutes<T extends Stored>({
           throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
         }
         refuse(check(record))
-        return practice.db.transaction(() => table(practice).put(record)).immediate()
+        return practice.db
+          .transaction(() => {
+            refuse(beside(practice, record))
+            return table(practice).put(record)
+          })
+          .immediate()
       },
     }),
   ]

@@ -1,4 +1,5 @@
 import type { AdviceRule } from '../advice'
+import { abscess } from './abscess'
 import { contracted } from './contracted'
 import { cycle } from './cycle'
 import { founder } from './founder'
@@ -16,6 +17,7 @@ import { work } from './work'
 
 /** Every rule, the vet's matters first; a new theme is one file and one line here. */
 export const ADVICE_RULES: readonly AdviceRule[] = [
+  ...abscess,
   ...founder,
   ...suspensory,
   ...navicular,

@@ -6,7 +6,7 @@ export const abscess: CourseKind = {
   label: 'Abscess',
   use: 'Opened by the vet, drained and packed until it is dry, then shod again.',
   vetLeads: true,
-  follows: { advice: ['rot-open'] },
+  follows: { advice: ['abscess-open', 'rot-open'] },
   steps: [
     {
       day: 0,

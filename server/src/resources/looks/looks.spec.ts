@@ -99,9 +99,8 @@ describe('POST /api/advice', () => {
       .send({ look, side: 'LF', foot: { ...FOOT, wallThickness: 5 }, weeksSince: 12 })
       .expect(200)
     const { advice, gates, closed } = body as { advice: Advice[]; gates: Gate[]; closed: Gate[] }
-    expect(advice.map(({ code }) => code)).toEqual(
-      expect.arrayContaining(['racing-fit', 'thin-wall-clips', 'shorter-cycle']),
-    )
+    // Over a fresh abscess no shoe goes on: what one could do better is not spoken of.
+    expect(advice.map(({ code }) => code)).toEqual(['abscess-open', 'shorter-cycle'])
     expect(gates).toHaveLength(1)
     expect(closed).toHaveLength(1)
   })

@@ -1,17 +1,23 @@
 import type { Look } from '@crescent/core'
 import type { Db } from '../../database/db'
+import { stopsText } from '../../database/stops'
 import { Conflict, recordTable } from '../../database/record-table'
 
 /** Queries on what was looked at. */
 export function looks(db: Db) {
-  const table = recordTable<Look>(db, 'looks', {
-    visitId: 'plain',
-    vet: 'json',
-    ways: 'json',
-    feet: 'json',
-    advice: 'json',
-    acknowledged: 'json',
-  })
+  const table = recordTable<Look>(
+    db,
+    'looks',
+    {
+      visitId: 'plain',
+      vet: 'json',
+      ways: 'json',
+      feet: 'json',
+      advice: 'json',
+      acknowledged: 'json',
+    },
+    { stops: stopsText },
+  )
   const another = ({ id, visitId }: Look) =>
     table.list('visit_id = @visitId AND id <> @id', { visitId, id })[0]
   return {

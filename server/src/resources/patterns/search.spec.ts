@@ -4,6 +4,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { PATTERNS_FOUND, type FoundPattern } from '@crescent/core'
 import { openPractice, type Practice } from '../../practice'
 import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
+import { WITHOUT_STOPS } from '../../testing/older'
 import { savePattern } from './save'
 import { searchPatterns as written, type PatternQuery } from './search'
 
@@ -123,6 +124,7 @@ it('words find with accents and without, signs are only signs, and what was stor
     expect(asked()).toEqual(expected)
     // As it was before, and opened anew.
     const { db } = old.practice
+    db.exec(WITHOUT_STOPS)
     db.exec(`DROP INDEX patterns_found; ALTER TABLE patterns DROP COLUMN search;
       CREATE INDEX patterns_found ON patterns (archived); PRAGMA user_version = 18`)
     db.close()

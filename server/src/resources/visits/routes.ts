@@ -7,6 +7,7 @@ import {
   visitPageSchema,
 } from '@crescent/core/records/index'
 import { CHECKS } from '../checks'
+import { gatesHold } from './gates'
 import { visitPage } from './page'
 import { saveShoeing } from './shoeing'
 import { BadRequest } from '../../http/door'
@@ -20,6 +21,7 @@ export const visitRoutes: Route[] = [
     schema: visitSchema,
     table: ({ visits }) => visits,
     check: CHECKS.visit,
+    beside: gatesHold,
   }),
   {
     method: 'get',

@@ -13,6 +13,7 @@ import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { Printing } from './print/printing'
 import { SIDE_NAMES } from '@crescent/core/text'
+import { Looking } from './steps/look/looking'
 import { Undoing } from './undoing'
 
 /** Over the Bench: whose foot lies on it, the other feet, and what can be done with the visit. */
@@ -32,6 +33,7 @@ export class BenchHead {
   protected readonly keeping = inject(Keeping)
   protected readonly printing = inject(Printing)
   protected readonly undoing = inject(Undoing)
+  private readonly looking = inject(Looking)
 
   /** The menu was asked for: from then on it is there. */
   protected readonly more = signal(false)
@@ -41,6 +43,9 @@ export class BenchHead {
   protected readonly paused = this.store.selectSignal(benchFeature.selectPaused)
   protected readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
   protected readonly visitDay = computed(() => longDay(this.desk.page()!.visit.date))
+
+  /** Something found on this foot waits for an answer, or lets no shoe be put on. */
+  protected stopped = (side: Side): boolean => this.looking.stopsOf(side).some((gate) => gate.side === side)
 
   /** A foot as the switcher names it: what is done to it, and what is still open. */
   protected footWords(side: Side): string {
@@ -52,6 +57,7 @@ export class BenchHead {
       work ?? (measured ? 'measured' : open ? '' : 'not begun'),
       open ? 'not saved' : '',
       this.paused()[side] !== undefined ? 'paused' : '',
+      this.stopped(side) ? 'stop: calls for the vet' : '',
     ]
       .filter(Boolean)
       .join(', ')

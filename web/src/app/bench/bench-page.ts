@@ -37,6 +37,7 @@ import { ProblemList } from './problem-list'
 import { SIDE_NAMES } from '@crescent/core/text'
 import { BarStrip } from './slip/bar-strip'
 import { STEPS } from './steps'
+import { StopStrip } from './stop-strip'
 import { Forging } from './steps/iron/forging'
 import { Looking } from './steps/look/looking'
 import { Mapping } from './steps/map/mapping'
@@ -67,6 +68,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     MatIcon,
     PrintSheets,
     ProblemList,
+    StopStrip,
   ],
   providers: [Desk, Forging, HorseCourses, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
   changeDetection: ChangeDetectionStrategy.OnPush,

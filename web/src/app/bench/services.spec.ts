@@ -3,6 +3,7 @@ import { MatDialog } from '@angular/material/dialog'
 import { MatSnackBar } from '@angular/material/snack-bar'
 import { newLook, PLAIN_SHOE, type Finding, type Look } from '@crescent/core'
 import { advise, type Advice } from '@crescent/core/advice'
+import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { of } from 'rxjs'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
@@ -14,7 +15,7 @@ import { ConflictDialog, type ConflictDialogData } from './keep/conflict-dialog'
 import { FinishDialog, type FinishDialogData } from './keep/finish-dialog'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
-import { GateDialog } from './steps/look/gate-dialog'
+import { GateDialog, type GateDialogData } from './steps/look/gate-dialog'
 import { Advising } from './steps/look/advising'
 import { Looking } from './steps/look/looking'
 import { Mapping } from './steps/map/mapping'
@@ -105,10 +106,41 @@ describe('Keeping', () => {
     keeping().finish()
     await settled()
     expect(opened.map(({ dialog }) => dialog)).toEqual([GateDialog, GateDialog])
-    answers.set(GateDialog, 'Spoke to the vet')
+    answers.set(GateDialog, { words: 'Spoke to the vet' })
     keeping().save(planOf())
     await shown(SaveDialog)
     expect(store().selectSignal(lookFeature.selectLook)()!.acknowledged[0]!.words).toBe('Spoke to the vet')
+  })
+
+  it('puts no shoe on a foot with an abscess before the vet allows one; left bare it is at once', async () => {
+    look([finding({ kind: 'track', place: 'toe-sole', grade: 3 })])
+    const changed: unknown[] = []
+    const sent = TestBed.inject(Actions)
+      .pipe(ofType(benchActions.changeVisit))
+      .subscribe(({ changes }) => changed.push(changes.feet))
+    keeping().setWork('LF', 'shod')
+    await settled()
+    expect(last<GateDialogData>()).toMatchObject({ shoeOn: 'LF', gates: [{ forbids: 'shoe' }] })
+    keeping().setWork('LF', 'bare')
+    keeping().setWork('RF', 'shod')
+    expect(changed).toEqual([{ LF: { work: 'bare' } }, { RF: { work: 'shod' } }])
+    // Read is not allowed: what was told is asked about again, and the plan still says so.
+    answers.set(GateDialog, { words: 'Dr Sedge comes at noon' })
+    TestBed.inject(Looking).readGates()
+    await settled()
+    const codes = () =>
+      store()
+        .selectSignal(benchFeature.selectPlanning)()
+        .plan!.cautions.map(({ code }) => code)
+    expect(codes()).toContain('no-shoe')
+    expect(TestBed.inject(Looking).stopsOf('LF')).toMatchObject([{ words: 'Dr Sedge comes at noon' }])
+    answers.set(GateDialog, { words: 'Opened and dry', allows: 'shoe' })
+    keeping().setWork('LF', 'shod')
+    await settled()
+    expect(changed).toHaveLength(3)
+    expect(codes()).not.toContain('no-shoe')
+    expect(TestBed.inject(Looking).stopsOf('LF')).toEqual([])
+    sent.unsubscribe()
   })
 
   it('finishes with what is open, the feet that were shod, and the day of the next visit', async () => {

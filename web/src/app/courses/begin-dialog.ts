@@ -18,6 +18,8 @@ export interface BeginDialogData {
   day: string
   side: Side
   kind?: CourseKey
+  /** The vet the look names, where it names one. */
+  vet?: string
   /** What was chosen and could not be kept yet. */
   before?: CourseBegun
 }
@@ -113,7 +115,7 @@ export class BeginDialog {
   protected readonly day = signal(this.data.before?.startedOn ?? this.data.day)
   protected readonly faulty = signal(false)
   protected readonly reason = signal(this.data.before?.why ?? '')
-  protected readonly who = signal(this.data.before?.who ?? '')
+  protected readonly who = signal(this.data.before?.who ?? this.data.vet ?? '')
   protected readonly rules = computed(() => courseKind(this.kind()))
 
   protected asKey = (value: string): CourseKey => value as CourseKey

@@ -16,8 +16,12 @@ import {
   type SignAnswer,
   type StepWords,
 } from '@crescent/core/courses'
+import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
 import { untilKept } from '../common/until-kept'
+import { benchFeature } from '../state/bench/bench.feature'
+import { lookFeature } from '../state/look/look.feature'
+import { recordsFeature } from '../state/records/records.feature'
 import type { BeginDialogData, CourseBegun } from './begin-dialog'
 import { HorseCourses } from './horse-courses'
 import type { StepAnswer, StepDialogData } from './step-dialog'
@@ -29,6 +33,7 @@ import type { StopDialogData } from './stop-dialog'
 export class CourseActs {
   private readonly courses = inject(HorseCourses)
   private readonly dialogs = inject(Dialogs)
+  private readonly store = inject(Store)
 
   async begin(horseId: string, day: string, side: Side, kind?: CourseKey): Promise<void> {
     const id = crypto.randomUUID()
@@ -36,7 +41,10 @@ export class CourseActs {
       (before) =>
         this.dialogs.ask<CourseBegun, BeginDialogData>(
           () => import('./begin-dialog').then((m) => m.BeginDialog),
-          { data: { day, side, ...(kind && { kind }), ...(before && { before }) }, width: '560px' },
+          {
+            data: { day, side, vet: this.vetOf(horseId), ...(kind && { kind }), ...(before && { before }) },
+            width: '560px',
+          },
         ),
       (begun) =>
         this.courses.put(
@@ -44,6 +52,14 @@ export class CourseActs {
           'The course is begun; its steps stand on the round.',
         ),
     )
+  }
+
+  /** The vet who was named when this horse was looked at last, as far as it is known here. */
+  private vetOf(horseId: string): string {
+    const onBench = this.store.selectSignal(benchFeature.selectPage)()?.horse.id === horseId
+    if (onBench) return this.store.selectSignal(lookFeature.selectLook)()?.vet.who ?? ''
+    const page = this.store.selectSignal(recordsFeature.selectPage)()
+    return page?.horse.id === horseId ? (page.looks[0]?.vet.who ?? '') : ''
   }
 
   async step(course: Course, step: CourseEntry, day: string): Promise<void> {

@@ -59,11 +59,12 @@ export class ProposedCycle {
     if (!cycle) return undefined
     const { date } = cycle
     if (date <= this.from()) return undefined
-    const weeks = Math.round((daysBetween(this.from(), date) / 7) * 2) / 2
+    const days = daysBetween(this.from(), date)
+    const weeks = Math.round((days / 7) * 2) / 2
     return {
       date,
       day: longDay(date),
-      weeks: `${weeks} ${weeks === 1 ? 'week' : 'weeks'}`,
+      weeks: days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${weeks} weeks`,
       reason: this.text.told(cycle.reason),
     }
   })

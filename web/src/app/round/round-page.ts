@@ -5,6 +5,7 @@ import type { Round } from '@crescent/core'
 import { workWords } from '@crescent/core/text'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
+import { StopLines } from '../common/stop-lines'
 import { OneOf } from '../common/one-of'
 import { dueText, longDay, shortDay, today } from '../common/today'
 import { recordsActions, recordsFeature } from '../state/records/records.feature'
@@ -20,6 +21,7 @@ import { RoundSteps } from './round-steps'
   selector: 'cr-round-page',
   imports: [
     AsyncState,
+    StopLines,
     DayIronList,
     MatButton,
     OneOf,

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import { RouterLink } from '@angular/router'
 import type { Round } from '@crescent/core'
+import { StopLines } from '../common/stop-lines'
 import { dueText } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { duePlaces } from './by-place'
@@ -8,7 +9,7 @@ import { duePlaces } from './by-place'
 /** What is due within the week, place by place: one way out for all that stands there. */
 @Component({
   selector: 'cr-round-places',
-  imports: [RouterLink],
+  imports: [RouterLink, StopLines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of places(); track one.place) {
@@ -20,7 +21,7 @@ import { duePlaces } from './by-place'
           @for (horse of one.horses; track horse.id) {
             <li>
               <a [routerLink]="['/stable', horse.id]">{{ horse.name }}</a>
-              <span>{{ horse.work }}</span>
+              <span>{{ horse.work }}<cr-stop-lines [stops]="horse.stops" [short]="true" /></span>
               <b [class.stop]="horse.due! < day()">{{ dueText(horse.due, day()) }}</b>
             </li>
           }

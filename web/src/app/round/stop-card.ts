@@ -1,16 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { RouterLink } from '@angular/router'
 import type { RoundStop } from '@crescent/core'
+import { StopLines } from '../common/stop-lines'
 import { FigureText } from '../drawing/figure-text'
 
 /** A horse on its day: where it stands, how long it takes, what it needs; put a day earlier or later with a tap. */
 @Component({
   selector: 'cr-stop-card',
-  imports: [RouterLink],
+  imports: [RouterLink, StopLines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <a [routerLink]="['/stable', stop().horse.id]">{{ stop().horse.name }}</a>
     <small>{{ stop().horse.place }}</small>
+    <cr-stop-lines [stops]="stop().horse.stops" [short]="true" />
     @if (needs(); as words) {
       <small class="needs">{{ words }}</small>
     }

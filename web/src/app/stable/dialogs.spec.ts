@@ -126,6 +126,7 @@ describe('RoundPage', () => {
     ownerName: 'Bram',
     lastVisit: '2026-10-01',
     due: day,
+    stops: [],
   })
   const round: Round = {
     date: '2026-11-23',

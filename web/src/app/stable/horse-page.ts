@@ -6,7 +6,9 @@ import { Router, RouterLink } from '@angular/router'
 import {
   commonName,
   currentPatterns,
+  findingWords,
   modificationWords,
+  stopsOf,
   workOf,
   workWords,
   SIDES,
@@ -17,6 +19,7 @@ import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { AsyncState } from '../common/async-state'
+import { StopLines } from '../common/stop-lines'
 import { shortDay, today } from '../common/today'
 import { HorseCalls } from '../calls/horse-calls'
 import { HorseForecast } from '../courses/horse-forecast'
@@ -44,6 +47,7 @@ import { Help } from '../help/help'
     Tip,
     RouterLink,
     SmallShoe,
+    StopLines,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './horse-page.html',
@@ -75,6 +79,11 @@ export class HorsePageView {
       none: bare[side] && !wears[side] ? 'Left bare' : 'No pattern yet',
     }))
   })
+  /** What stands in the way of the work on this horse, by its newest look. */
+  protected readonly stops = computed(() => {
+    const look = this.page()?.looks[0]
+    return look ? stopsOf(look) : []
+  })
   protected readonly library = computed(() =>
     (this.page()?.patterns ?? []).filter((pattern) => pattern.archived === this.showArchived()),
   )
@@ -99,6 +108,12 @@ export class HorsePageView {
       const foot = records.find((record) => record.side === side)?.foot
       return foot ? [`${side} ${this.text.bare(foot.width)} x ${this.text.length(foot.length)}`] : []
     }).join(', ')
+  }
+
+  /** What was found at a visit, foot by foot, those first that call for the vet. */
+  protected found(visit: Visit): string {
+    const look = this.page()!.looks.find(({ visitId }) => visitId === visit.id)
+    return look ? findingWords(look) : ''
   }
 
   /** What was done to the feet at a visit: shod, the same shoe again, left bare. */

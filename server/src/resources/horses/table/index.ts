@@ -6,6 +6,11 @@ import { fold, wordsOf } from '../../../database/search'
 import { dayOf } from './day'
 import { SUMMARY } from './summary'
 
+/** Nothing stands in the way of most horses. */
+const NO_STOPS: HorseSummary['stops'] = []
+const stopsIn = (text: string): HorseSummary['stops'] =>
+  text === '[]' ? NO_STOPS : (JSON.parse(text) as HorseSummary['stops'])
+
 /** Queries on horses. */
 export function horses(db: Db) {
   const table = recordTable<Horse>(
@@ -31,6 +36,7 @@ export function horses(db: Db) {
     ownerName: (row) => (row['owner_name'] as string | null) ?? '',
     lastVisit: (row) => row['last_visit'] as string | null,
     due: (row) => row['due'] as string | null,
+    stops: (row) => stopsIn(row['stops'] as string),
   })
   const all = (sql: string, parameters: object) => rowsOf(db.prepare(sql))(parameters)
   return {

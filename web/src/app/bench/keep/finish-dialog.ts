@@ -12,9 +12,10 @@ import {
 } from '@angular/material/dialog'
 import { MatFormField, MatLabel } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input'
-import { CLOSE_LIST, type CloseCheck, type CloseList, type Side } from '@crescent/core'
+import { CLOSE_LIST, type CloseCheck, type CloseList, type Side, type Stop } from '@crescent/core'
 import { Fold } from '../../common/fold'
 import { OUTLINED_FIELDS } from '../../common/outlined-fields'
+import { StopLines } from '../../common/stop-lines'
 import { ProposedCycle } from '../../courses/proposed-cycle'
 import { NextDue } from './next-due'
 import { PutInList, type Put } from './put-in-list'
@@ -36,6 +37,8 @@ export interface FinishDialogData {
   /** What was done to the feet, in words, and those on which work stopped half way. */
   work: string
   paused: readonly Side[]
+  /** What calls for the vet and lets no shoe be put on yet. */
+  stops: readonly Stop[]
   unsaved: readonly string[]
   unmeasured: readonly string[]
   /** As it was set by hand, and as the cycle says. */
@@ -70,6 +73,7 @@ export interface FinishAnswer {
     NextDue,
     ProposedCycle,
     PutInList,
+    StopLines,
   ],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -77,6 +81,7 @@ export interface FinishAnswer {
     <h2 mat-dialog-title>Finish the visit</h2>
     <form (ngSubmit)="done()">
       <mat-dialog-content>
+        <cr-stop-lines [stops]="data.stops" />
         @if (data.unsaved.length > 0) {
           <p class="warn" role="alert">
             Not saved yet: {{ data.unsaved.join(', ') }}. It stays in this browser; save it to keep it with

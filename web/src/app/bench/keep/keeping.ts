@@ -176,6 +176,9 @@ export class Keeping {
       put: putBefore(visit.feet),
       work: workWords(work),
       paused: SIDES.filter((side) => this.paused()[side] !== undefined),
+      stops: SIDES.flatMap((side) => this.looking.stopsOf(side)).filter(
+        (stop, i, all) => all.findIndex(({ key }) => key === stop.key) === i,
+      ),
       unsaved: this.dirtySides(),
       unmeasured: SIDES.filter((side) => !work[side] && !footRecords.some((record) => record.side === side)),
       nextDue: visit.nextDue,
@@ -239,8 +242,13 @@ export class Keeping {
       })
   }
 
-  /** What is done to a foot at this visit. */
+  /** What is done to a foot at this visit. A shoe goes on only past what stands in its way. */
   setWork(side: Side, work: FootWork): void {
+    if (work === 'bare') return this.keepWork(side, work)
+    this.looking.beforeShoe(side, () => this.keepWork(side, work))
+  }
+
+  private keepWork(side: Side, work: FootWork): void {
     const told = `${side}: ${WORK_TOLD[work]}`
     this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { work } } }, told }))
   }

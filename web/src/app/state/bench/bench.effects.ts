@@ -19,6 +19,7 @@ import {
   distinctUntilChanged,
   exhaustMap,
   filter,
+  first,
   fromEvent,
   map,
   merge,
@@ -34,6 +35,7 @@ import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
+import { lookFeature } from '../look/look.feature'
 import { benchActions, benchFeature, selectSeen } from './bench.feature'
 import { changedVisit, type SaveRequest } from './bench.state'
 import { footInput, type Draft, type Drafts, type Step } from './draft'
@@ -269,7 +271,10 @@ export const changeVisit = createEffect(
       ofType(benchActions.changeVisit),
       // The visit as it is when this change has its turn: the one before it has been answered by then.
       concatMap(({ changes, told = '' }) =>
-        store.select(benchFeature.selectPage).pipe(
+        // What was said to a gate is stored first: the server lets no visit past one that nobody has answered.
+        store.select(lookFeature.selectLookState).pipe(
+          first(({ unsaved, failure, conflict }) => !unsaved || failure !== '' || conflict !== null),
+          switchMap(() => store.select(benchFeature.selectPage)),
           take(1),
           switchMap((page) => api.putVisit(changedVisit(page!.visit, changes))),
           catchError((error: unknown) => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core'
 import { FormsModule } from '@angular/forms'
 import { MatButton } from '@angular/material/button'
+import { MatCheckbox } from '@angular/material/checkbox'
 import {
   MAT_DIALOG_DATA,
   MatDialogActions,
@@ -12,9 +13,22 @@ import {
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field'
 import { MatIcon } from '@angular/material/icon'
 import { MatInput } from '@angular/material/input'
-import type { Gate } from '@crescent/core'
+import type { Gate, Side } from '@crescent/core'
 import { OUTLINED_FIELDS } from '../../../common/outlined-fields'
 import { HelpButton } from '../../../help/help-button'
+
+/** What calls for the vet, and what it stands in the way of. */
+export interface GateDialogData {
+  gates: readonly Gate[]
+  /** The foot a shoe is to be put on, where that is what was asked for. */
+  shoeOn?: Side
+}
+
+/** What was answered: who was told and what was said, and whether the vet lets a shoe be put on. */
+export interface GateAnswer {
+  words: string
+  allows?: 'shoe'
+}
 
 /** Findings that call for the vet stop the work here until they are acknowledged; what was said goes on record. */
 @Component({
@@ -23,6 +37,7 @@ import { HelpButton } from '../../../help/help-button'
     FormsModule,
     HelpButton,
     MatButton,
+    MatCheckbox,
     MatDialogActions,
     MatDialogClose,
     MatDialogContent,
@@ -50,6 +65,15 @@ import { HelpButton } from '../../../help/help-button'
         <textarea matInput rows="2" maxlength="2000" [(ngModel)]="words"></textarea>
         <mat-hint>Kept with the visit, with the time.</mat-hint>
       </mat-form-field>
+      @if (forbids()) {
+        <mat-checkbox [checked]="allowed()" (change)="allowed.set($event.checked)">
+          The vet has seen it and allows a shoe
+        </mat-checkbox>
+        <p class="law">
+          Without that no shoe goes on: the foot stays bare, and this stands with it through every step, on
+          the horse and on the round.
+        </p>
+      }
       <p class="law">
         The vet diagnoses and leads. Crescent informs a trained hand; it does not replace one. Local law may
         reserve this work.
@@ -57,9 +81,11 @@ import { HelpButton } from '../../../help/help-button'
     </mat-dialog-content>
     <mat-dialog-actions>
       <cr-help-button topic="gate" />
-      <button mat-stroked-button mat-dialog-close cdkFocusInitial>Back to the Look</button>
-      <button mat-flat-button [disabled]="words().trim() === ''" (click)="acknowledge()">
-        I have read this, go on
+      <button mat-stroked-button mat-dialog-close cdkFocusInitial>
+        {{ data.shoeOn ? 'No shoe on it' : 'Back to the Look' }}
+      </button>
+      <button mat-flat-button [disabled]="!complete()" (click)="acknowledge()">
+        {{ data.shoeOn ? 'Shoe it as the vet allows' : 'I have read this, go on' }}
       </button>
     </mat-dialog-actions>
   `,
@@ -95,8 +121,18 @@ import { HelpButton } from '../../../help/help-button'
   `,
 })
 export class GateDialog {
-  protected readonly gates = inject<readonly Gate[]>(MAT_DIALOG_DATA)
-  private readonly dialog = inject<MatDialogRef<GateDialog, string>>(MatDialogRef)
+  protected readonly data = inject<GateDialogData>(MAT_DIALOG_DATA)
+  protected readonly gates = this.data.gates
+  private readonly dialog = inject<MatDialogRef<GateDialog, GateAnswer>>(MatDialogRef)
   protected readonly words = signal('')
-  protected acknowledge = (): void => this.dialog.close(this.words().trim())
+  protected readonly allowed = signal(false)
+  protected readonly forbids = (): boolean => this.gates.some((gate) => gate.forbids === 'shoe')
+  /** Where a shoe is to go on it must be allowed, not only read. */
+  protected readonly complete = (): boolean =>
+    this.words().trim() !== '' && (!this.data.shoeOn || !this.forbids() || this.allowed())
+
+  protected acknowledge(): void {
+    if (!this.complete()) return
+    this.dialog.close({ words: this.words().trim(), ...(this.allowed() && { allows: 'shoe' as const }) })
+  }
 }

@@ -1,13 +1,22 @@
 import { TestBed } from '@angular/core/testing'
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog'
-import { footMap, gatesOf, newLook, usualFoot, type Finding, type Look, type PlaceKey } from '@crescent/core'
+import {
+  footMap,
+  gatesOf,
+  newLook,
+  usualFoot,
+  type Finding,
+  type Look,
+  type PlaceKey,
+  type Side,
+} from '@crescent/core'
 import { advise, type Advice } from '@crescent/core/advice'
 import { Store } from '@ngrx/store'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
 import { show, STORE } from '../../../testing/samples'
 import { AdviceList, type Decision } from './advice-list'
 import { FindingDialog, type FindingChoice } from './finding-dialog'
-import { GateDialog } from './gate-dialog'
+import { GateDialog, type GateAnswer } from './gate-dialog'
 import { LookDrawing } from './look-drawing'
 import { LookPanel } from './look-panel'
 import { LookStep } from './look-step'
@@ -108,26 +117,45 @@ describe('FindingDialog', () => {
 })
 
 describe('GateDialog', () => {
-  it('lets nobody past without a word about the vet', async () => {
+  const asked = async (shoeOn?: Side) => {
     const bare = newLook('l', 'v')
     bare.feet.LF.findings = [{ ...FINDING, kind: 'puncture', place: 'frog', grade: 1 }]
-    let closed: string | undefined
+    const closed: GateAnswer[] = []
     TestBed.configureTestingModule({
       providers: [
-        { provide: MAT_DIALOG_DATA, useValue: gatesOf(bare) },
-        { provide: MatDialogRef, useValue: { close: (words: string) => (closed = words) } },
+        { provide: MAT_DIALOG_DATA, useValue: { gates: gatesOf(bare), ...(shoeOn && { shoeOn }) } },
+        { provide: MatDialogRef, useValue: { close: (answer: GateAnswer) => closed.push(answer) } },
       ],
     })
-    const { element, fixture, press, text } = await show(GateDialog)
+    const shown = await show(GateDialog)
+    const go = () => [...shown.element.querySelectorAll('button')].at(-1)!
+    const say = async (text: string) => {
+      const words = shown.element.querySelector('textarea')!
+      words.value = text
+      words.dispatchEvent(new Event('input'))
+      await shown.fixture.whenStable()
+    }
+    return { ...shown, closed, go, say }
+  }
+
+  it('lets nobody past without a word about the vet', async () => {
+    const { text, go, say, press, closed } = await asked()
     expect(text()).toContain('Leave what sticks in it where it is')
-    const go = [...element.querySelectorAll('button')].at(-1)!
-    expect(go.disabled).toBe(true)
-    const words = element.querySelector('textarea')!
-    words.value = ' called '
-    words.dispatchEvent(new Event('input'))
-    await fixture.whenStable()
+    expect(go().disabled).toBe(true)
+    await say(' called ')
     await press(/go on/)
-    expect(closed).toBe('called')
+    expect(closed).toEqual([{ words: 'called' }])
+  })
+
+  it('where a shoe is to go on it must be allowed, not only read', async () => {
+    const { element, fixture, go, say, press, closed, text } = await asked('LF')
+    await say('Dr Sedge looked at it')
+    expect(go().disabled).toBe(true)
+    expect(text()).toContain('No shoe on it')
+    element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click()
+    await fixture.whenStable()
+    await press(/as the vet allows/)
+    expect(closed).toEqual([{ words: 'Dr Sedge looked at it', allows: 'shoe' }])
   })
 })
 

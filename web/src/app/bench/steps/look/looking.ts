@@ -1,12 +1,26 @@
 import { computed, effect, inject, Injectable, untracked } from '@angular/core'
-import { footMap, leftOpen, usualFoot, withTap, type PlaceKey, type Side } from '@crescent/core'
+import {
+  beforeShoe,
+  footMap,
+  leftOpen,
+  standingGates,
+  usualFoot,
+  withTap,
+  type PlaceKey,
+  type Side,
+  type StandingGate,
+} from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
 import type { Question } from '../../../common/ask-dialog'
 import { benchFeature } from '../../../state/bench/bench.feature'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
 import type { FindingChoice, FindingDialogData } from './finding-dialog'
+import type { GateAnswer, GateDialogData } from './gate-dialog'
 import type { NumberedFinding } from './look-drawing'
+
+/** A line of a record holds so many characters. */
+const LONGEST_LINE = 200
 
 /** What the Bench needs while it is looked: findings, questions, gates, and what is done with them. */
 @Injectable()
@@ -85,20 +99,49 @@ export class Looking {
       this.readGates()
   }
 
+  /** What of this foot, or of the horse as a whole, nobody has answered, or lets no shoe be put on. */
+  stopsOf(side: Side): StandingGate[] {
+    const look = this.look()
+    return look
+      ? standingGates(look).filter(
+          (gate) => gate.state !== 'answered' && (gate.side === undefined || gate.side === side),
+        )
+      : []
+  }
+
   /** Nothing goes on past a finding that calls for the vet until it was read and something was said to it. */
   readGates(then: () => void = () => undefined): void {
-    const gates = this.closedGates()
+    this.ask({ gates: this.closedGates() }, then)
+  }
+
+  /** What stands open of a foot is answered, or answered anew: the vet has called back. */
+  answerGates(side: Side): void {
+    this.ask({ gates: this.stopsOf(side) }, () => undefined)
+  }
+
+  /** A shoe is to be put on a foot: first what stands in its way is answered. */
+  beforeShoe(side: Side, then: () => void): void {
+    const look = this.look()
+    const gates = look ? beforeShoe(look, side) : []
+    if (gates.length === 0) return then()
+    this.ask({ gates, shoeOn: side }, then)
+  }
+
+  private ask(data: GateDialogData, then: () => void): void {
     void this.dialogs
-      .ask<string, unknown>(() => import('./gate-dialog').then((m) => m.GateDialog), {
-        data: gates,
+      .ask<GateAnswer, GateDialogData>(() => import('./gate-dialog').then((m) => m.GateDialog), {
+        data,
         width: '520px',
       })
-      .then((words) => {
-        if (!words) return
+      .then((answer) => {
+        if (!answer) return
         const at = new Date().toISOString()
         this.store.dispatch(
           lookActions.acknowledge({
-            acknowledged: gates.map(({ key, title }) => ({ gate: key, title, words, at })),
+            acknowledged: data.gates.map(({ key, title, forbids }) => ({
+              ...{ gate: key, title: title.slice(0, LONGEST_LINE), words: answer.words, at },
+              ...(forbids && answer.allows && { allows: answer.allows }),
+            })),
           }),
         )
         then()

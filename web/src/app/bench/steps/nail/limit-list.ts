@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { limitWords, type StandingLimit } from '@crescent/core'
+import { limitWords, overrulable, type StandingLimit } from '@crescent/core'
 
 /** What limits the nails of this foot, who says so, and what was said where it was overruled. */
 @Component({
@@ -69,7 +69,6 @@ export class LimitList {
 
   protected readonly words = limitWords
   protected capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1)
-  protected ruled = (): boolean =>
-    this.limits().some(({ rule, overruled }) => rule !== 'words' && overruled === undefined)
+  protected ruled = (): boolean => overrulable(this.limits()).length > 0
   protected overruled = (): boolean => this.limits().some(({ overruled }) => overruled !== undefined)
 }

@@ -3,6 +3,8 @@ import { MatDialogRef } from '@angular/material/dialog'
 import { USUAL_NAIL_SIZES, type KeepClear, type NailTurning, type WorkshopRecord } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { of } from 'rxjs'
+import { Dialogs } from '../../../common/dialogs'
+import type { ReasonAsked } from '../../../common/reason-dialog'
 import { Api } from '../../../state/api'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
 import { settingsActions } from '../../../state/settings/settings.feature'
@@ -47,6 +49,40 @@ describe('NailStep', () => {
     select.value = 'Stout 6'
     select.dispatchEvent(new Event('change'))
     expect(nails()).toMatchObject({ size: 'Stout 6' })
+  })
+
+  describe('on a foundered foot', () => {
+    const LIMIT = { rule: 'behind the widest part', by: 'vet', why: 'Set by Dr Sedge.' } as const
+    const foundered = () => planOf({ limits: [LIMIT] }, draft().shoe)
+    let reason: string | undefined
+    const shownStep = async () => {
+      const ask = (_bring: unknown, { data }: { data: ReasonAsked }) => {
+        expect(data.against).toEqual(['No nail ahead of the widest part. Set by Dr Sedge.'])
+        return Promise.resolve(reason)
+      }
+      TestBed.inject(Dialogs).ask = ask as Dialogs['ask']
+      return show(NailStep, { draft: draft(), plan: foundered(), ...SHELF })
+    }
+
+    it('says who limits the nails, and leaves the school as it is without a reason', async () => {
+      reason = undefined
+      const { text, press } = await shownStep()
+      expect(text()).toContain('No nail ahead of the widest part')
+      expect(text()).toContain('Only behind the widest part, away from the toe.')
+      await press('Sound foot')
+      expect(nails()?.school).not.toBe('sound')
+    })
+
+    it('overruled with a reason it is kept with the shoe, without what is the foot’s', async () => {
+      reason = 'Dr Sedge agreed'
+      const { press } = await shownStep()
+      await press('Sound foot')
+      expect(nails()).toMatchObject({
+        school: 'sound',
+        overruled: [{ rule: 'behind the widest part', by: 'vet', reason: 'Dr Sedge agreed' }],
+      })
+      expect(nails()).not.toHaveProperty('limits')
+    })
   })
 
   it('keeps what a quick hand typed before the screen has followed: each change is one of the shoe as it stands', async () => {

@@ -6,6 +6,7 @@ import {
   heldToLimits,
   keptNails,
   limitWords,
+  overrulable,
   overruling,
   ruling,
   SCHOOLS_OF_NAILING,
@@ -201,7 +202,7 @@ export class NailStep {
   protected overrule(school?: NailSchoolName): void {
     const data: ReasonAsked = {
       title: 'Overrule what limits these nails?',
-      against: ruling(this.limits()).map((limit) => `${capital(limitWords(limit))}. ${limit.why}`),
+      against: overrulable(this.limits()).map((limit) => `${capital(limitWords(limit))}. ${limit.why}`),
       label: 'Why, and who agreed to it',
       yes: 'Overrule',
       no: 'Hold to the limit',

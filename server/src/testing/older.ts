@@ -1,0 +1,8 @@
+/** For tests: takes back what step 20 of the database made, as it was before. */
+export const WITHOUT_STOPS = `
+  DROP TRIGGER look_made; DROP TRIGGER look_changed; DROP TRIGGER look_gone;
+  DROP TRIGGER visit_of_look_changed; DROP TRIGGER visit_of_look_gone;
+  DROP VIEW horses_stopped;
+  ALTER TABLE looks DROP COLUMN stops;
+  ALTER TABLE horses DROP COLUMN stops;
+  PRAGMA user_version = 19`
