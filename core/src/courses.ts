@@ -3,15 +3,17 @@ export { COURSE_KEYS, DOERS, type CourseKey, type Doer } from './terms/courses'
 export { SIGN_ANSWERS, type Sign, type SignAnswer } from './terms/signs'
 export type { Course, CourseEntry } from './records/course'
 export { COURSES, courseKind, coursesFor } from './courses/index'
-export type { CourseKind } from './courses/kind'
+export { stepRules, type CourseFigures, type CourseKind } from './courses/kind'
 export {
   answeredOn,
   answersSay,
   beginCourse,
   courseProblems,
+  painSettled,
   signLines,
   signsToAsk,
   stopped,
+  stoppedForPain,
   withAnswer,
   withStepAdded,
   withStepDone,

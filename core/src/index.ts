@@ -122,6 +122,7 @@ export {
   withoutOverruled,
   type StandingLimit,
 } from './nails/limits'
+export { clause, sentence } from './notices/sentence'
 export { findingWords } from './look/finding-words'
 export { nailLimitsOf } from './look/nail-limits'
 export { limitsInWords } from './look/limits-in-words'

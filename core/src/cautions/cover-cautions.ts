@@ -1,4 +1,5 @@
-import { mostUncovered } from '../shoe/cover'
+import { wallThicknessAt } from '../foot/wall'
+import { mostUncovered, type Cover } from '../shoe/cover'
 import type { CautionRule } from './context'
 import { length, told } from '../notices/told'
 
@@ -12,11 +13,12 @@ export const coverCautions: CautionRule = ({ cover, outline, foot }) => {
       footStation < (outline.toe + outline.lateralWidest) / 2 ||
       footStation > (outline.toe + outline.medialWidest) / 2,
   )
-  const least = behindToe.reduce((worst, one) => (one.stands < worst.stands ? one : worst), {
-    footStation: 0,
-    stands: 0,
-  })
-  if (least.stands > -mostUncovered(foot) - SEEN) return []
+  // How much more of the wall stands outside the steel than its thickness there allows.
+  const beyond = ({ footStation, stands }: Cover) =>
+    -stands - mostUncovered(wallThicknessAt(foot, outline, footStation))
+  if (behindToe.length === 0) return []
+  const least = behindToe.reduce((worst, one) => (beyond(one) > beyond(worst) ? one : worst))
+  if (beyond(least) < SEEN) return []
   const half = least.footStation < outline.toe ? 'outer' : 'inner'
   return [
     {

@@ -1,4 +1,5 @@
-import { ruleOf, type CautionRule, type OneCaution } from './context'
+import { thinnerWall } from '../foot/thinner-wall'
+import { ruleOf, type CautionContext, type CautionRule, type OneCaution } from './context'
 
 /** Angles of the toe from which on it is upright, and down to which it is low, degrees (from memory). */
 const UPRIGHT = 62
@@ -45,12 +46,23 @@ const runForward: OneCaution = ({ foot: { toeAngle, heelAngle } }) =>
       }
     : undefined
 
+/** Walls that differ by more than this are told apart, mm. */
+const ALIKE = 0.5
+
+/** The side on which the wall is the thinner one, where it is not alike on both. */
+const thinSide = ({ wallThickness, medialWallThickness }: CautionContext['foot']) =>
+  Math.abs(wallThickness - medialWallThickness) < ALIKE
+    ? undefined
+    : wallThickness < medialWallThickness
+      ? 'outer'
+      : 'inner'
+
 const thinWall: OneCaution = ({ foot }) =>
-  foot.wallThickness < THIN_WALL
+  thinnerWall(foot) < THIN_WALL
     ? {
         code: 'thin-wall',
         severity: 'caution',
-        title: 'Thin wall',
+        title: thinSide(foot) === undefined ? 'Thin wall' : `Thin wall on the ${thinSide(foot)} side`,
         text: 'There is little room between the outside and live tissue.',
         action:
           'Slim nails, fewer of them, each over the white line. Two quarter clips can stand in for nails.',

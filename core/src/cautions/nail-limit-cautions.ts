@@ -1,5 +1,6 @@
 import { limitWords } from '../nails/limits'
 import type { Caution } from '../notices/caution'
+import { sentence } from '../notices/sentence'
 import { NAIL_LIMIT_WORDS, type NailLimitSource } from '../terms/nail-limits'
 import type { CautionRule } from './context'
 
@@ -43,7 +44,7 @@ export const nailLimitCautions: CautionRule = ({ nailing: { limits = [] } }) =>
           code: 'nail-limit-overruled',
           severity: 'caution',
           title: `Overruled: ${rule}`,
-          text: `${limit.why.replace(/[.\s]+$/, '')}. Overruled because: ${limit.overruled}`,
+          text: `${sentence(limit.why)} Overruled because: ${limit.overruled}`,
           action: 'Say so to the vet and the owner. Pain at any nail: pull it and stop.',
         }
   })

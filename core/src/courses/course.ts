@@ -5,6 +5,7 @@ import type { CourseKey } from '../terms/courses'
 import type { Side } from '../terms/sides'
 import { levelsOf, SAID, verdictOf, type Sign, type SignAnswer, type SignLine } from '../terms/signs'
 import { courseKind } from './index'
+import { stepRules, type CourseFigures } from './kind'
 import { openSteps } from './steps'
 
 /** What a course is begun with. */
@@ -16,6 +17,8 @@ export interface Begun {
   startedOn: string
   why?: string
   who?: string
+  /** Of the modification it follows from, as it stands on the shoe. */
+  figures?: CourseFigures
 }
 
 /**
@@ -23,12 +26,12 @@ export interface Begun {
  *
  * @param newId an id for each step
  */
-export function beginCourse({ why = '', who = '', ...begun }: Begun, newId: () => string): Course {
+export function beginCourse({ why = '', who = '', figures, ...begun }: Begun, newId: () => string): Course {
   return {
     ...begun,
     version: 0,
     ...{ why, who, answers: [], ended: null, archived: false },
-    steps: courseKind(begun.kind).steps.map(
+    steps: stepRules(courseKind(begun.kind), figures).map(
       ({ day, measure, text = '', stops = '', ...rule }): CourseEntry => ({
         id: newId(),
         date: addDays(begun.startedOn, day),
@@ -84,11 +87,17 @@ export const withStepSkipped = (course: Course, stepId: string, note: string, on
     on,
   )
 
-/** A step put on another day. */
-export const withStepMoved = (course: Course, stepId: string, date: string): Course => ({
-  ...course,
-  steps: course.steps.map((one) => (one.id === stepId ? { ...one, date } : one)),
-})
+/**
+ * A step put on another day. Where the steps go in turn, one that is put off puts off all open ones after it by as many
+ * days: none comes sooner after the last than its rules have it.
+ */
+export function withStepMoved(course: Course, stepId: string, date: string): Course {
+  const step = course.steps.find(({ id }) => id === stepId)
+  if (!step) return course
+  const put = daysBetween(step.date, date)
+  const moved = courseKind(course.kind).inTurn && put > 0 ? later(course.steps, step, put) : course.steps
+  return { ...course, steps: moved.map((one) => (one.id === stepId ? { ...one, date } : one)) }
+}
 
 /** What a hand may write into a step, or write otherwise than the rules have it. */
 export type StepWords = Pick<CourseEntry, 'date' | 'who' | 'label' | 'text' | 'stops'>
@@ -121,11 +130,25 @@ const ended = (course: Course, on: string): Course =>
     ? course
     : { ...course, ended: { on, how: 'done', reason: '' } }
 
-/** The course stopped: it asks for nothing more, and why stands with it. */
-export const stopped = (course: Course, on: string, reason: string): Course => ({
+/** The course stopped: it asks for nothing more, and why stands with it. @param pain it hurt: the foot is not done with */
+export const stopped = (course: Course, on: string, reason: string, pain = false): Course => ({
   ...course,
-  ended: { on, how: 'stopped', reason },
+  ended: { on, how: 'stopped', reason, ...(pain && { pain: true as const }) },
 })
+
+/** What was done about the pain a course was stopped for: from then on it is history. */
+export const painSettled = (course: Course, words: string): Course =>
+  course.ended ? { ...course, ended: { ...course.ended, settled: words } } : course
+
+/** A course was stopped because it hurt; those from before that was asked say so in their reason. */
+const hurt = ({ ended: end }: Course): boolean =>
+  end?.how === 'stopped' && (end.pain === true || /^pain\b/i.test(end.reason))
+
+/** The courses of a foot that were stopped for pain, and nobody has said yet what came of it; the newest first. */
+export const stoppedForPain = (courses: readonly Course[], side: Side): Course[] =>
+  courses
+    .filter((one) => one.side === side && !one.archived && hurt(one) && !one.ended!.settled)
+    .sort((a, b) => (a.ended!.on < b.ended!.on ? 1 : -1))
 
 /** Signs that were not asked for yet on a day: of a course that runs, and was begun before that day. */
 export function signsToAsk(course: Course, on: string): Sign[] {

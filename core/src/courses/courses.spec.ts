@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { inMm } from '../testing/made'
+import { inMm, made } from '../testing/made'
+import { PLAIN_SHOE } from '../testing/samples'
 import { MODIFICATIONS } from '../modifications/index'
 import { courseSchema, type Course } from '../records/course'
 import { COURSE_KEYS, type CourseKey } from '../terms/courses'
@@ -12,8 +13,10 @@ import {
   beginCourse,
   courseProblems,
   signLines,
+  painSettled,
   signsToAsk,
   stopped,
+  stoppedForPain,
   withAnswer,
   withStepAdded,
   withStepDone,
@@ -27,8 +30,8 @@ import { COURSES, courseKind, coursesFor } from './index'
 import { ownerList } from './owner-list'
 import { openSteps, stepState } from './steps'
 
-let made = 0
-const newId = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`
+let ids = 0
+const newId = () => `00000000-0000-4000-8000-${String(++ids).padStart(12, '0')}`
 const begun = (kind: CourseKey, startedOn = '2026-03-02'): Course =>
   beginCourse({ id: newId(), horseId: newId(), side: 'LF', kind, startedOn }, newId)
 const days = (course: Course) => course.steps.map(({ date }) => date)
@@ -109,6 +112,63 @@ describe('a course', () => {
     // Where steps do not go in turn, none waits for another.
     const plate = begun('hospital-plate')
     expect(days(withStepDone(plate, plate.steps[1]!.id, { on: '2026-03-09' }))).toEqual(days(plate))
+  })
+
+  it('a step that goes in turn and is put off puts off what comes after it: never sooner than its rules have it', () => {
+    const course = begun('expander')
+    const off = withStepMoved(course, course.steps[1]!.id, addDays(course.steps[1]!.date, 4))
+    expect(days(off)).toEqual([
+      course.steps[0]!.date,
+      ...course.steps.slice(1).map(({ date }) => addDays(date, 4)),
+    ])
+    // Brought forward it alone moves.
+    const sooner = withStepMoved(course, course.steps[1]!.id, addDays(course.steps[1]!.date, -2))
+    expect(days(sooner).slice(2)).toEqual(days(course).slice(2))
+    // Steps that do not go in turn stay where they are.
+    const abscess = begun('abscess')
+    const later = withStepMoved(abscess, abscess.steps[1]!.id, addDays(abscess.steps[1]!.date, 3))
+    expect(days(later).slice(2)).toEqual(days(abscess).slice(2))
+  })
+
+  it('has as many bars as the shoe, on the days the shoe says', () => {
+    for (const [bars, between] of [
+      [6, 14],
+      [4, 9],
+      [8, 7],
+    ] as const) {
+      const shoe = { kind: 'hinged-expander', bars, days: between }
+      const plan = made([shoe], { section: { ...PLAIN_SHOE.section, thickness: 6.35 } })
+      const course = beginCourse(
+        {
+          ...{ id: newId(), horseId: newId(), side: 'LF', kind: 'expander' },
+          startedOn: '2026-03-02',
+          figures: shoe,
+        },
+        newId,
+      )
+      const told = plan.modifications[0]!.course
+      const fitted = course.steps.filter(({ label }) => String(label).startsWith('Cross bar'))
+      expect(fitted.map(({ date }) => daysBetween('2026-03-02', date))).toEqual(
+        told.map(({ fromDay }) => fromDay),
+      )
+      expect(fitted.map(({ label }) => label)).toEqual(told.map(({ label }) => label))
+      // What comes after the set never comes before its last bar.
+      expect(days(course)).toEqual([...days(course)].sort())
+    }
+  })
+
+  it('stopped for pain stands with the foot until somebody says what came of it', () => {
+    const course = begun('expander')
+    const hurt = stopped(course, '2026-03-20', 'Pain. Going short since bar 2', true)
+    expect(stoppedForPain([hurt], 'LF')).toEqual([hurt])
+    expect(stoppedForPain([hurt], 'RF')).toEqual([])
+    expect(stoppedForPain([stopped(course, '2026-03-20', 'Sold')], 'LF')).toEqual([])
+    // One that was stored before that was asked says so in its words.
+    expect(stoppedForPain([stopped(course, '2026-03-20', 'Pain at the heels')], 'LF')).toHaveLength(1)
+    expect(stoppedForPain([painSettled(hurt, 'Bar out, sound after a week')], 'LF')).toEqual([])
+    expect(courseSchema.parse(painSettled(hurt, 'Sound'))).toMatchObject({
+      ended: { pain: true, settled: 'Sound' },
+    })
   })
 
   it('asks for its open steps, none once it is stopped, and why stands with it', () => {
@@ -262,6 +322,17 @@ describe('the owner’s list', () => {
       'Packing: drains still.',
       'Dressing.',
     ])
+  })
+
+  it('ends a sentence once, however it was typed', () => {
+    const course = begun('expander')
+    const words = (reason: string) =>
+      ownerList(stopped(course, '2026-03-20', reason), (date) => date)
+        .flatMap(({ lines }) => lines.map(inMm))
+        .find((line) => line.startsWith('Stopped'))
+    expect(words('Pain.')).toBe('Stopped on 2026-03-20: Pain.')
+    expect(words('Pain')).toBe('Stopped on 2026-03-20: Pain.')
+    expect(words('Pain!')).toBe('Stopped on 2026-03-20: Pain!')
   })
 
   it('of a course that was stopped says so and asks for nothing', () => {

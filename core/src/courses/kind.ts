@@ -16,6 +16,9 @@ export interface StepRule {
   stops?: string
 }
 
+/** Figures of the modification a course follows from, as it was put on the shoe. */
+export type CourseFigures = Readonly<Record<string, string | number>>
+
 /** The rules of a course (common practice, no source), as data. */
 export interface CourseKind {
   key: CourseKey
@@ -28,6 +31,8 @@ export interface CourseKind {
   /** A step that was late puts off all that come after it by as much. */
   inTurn?: true
   steps: readonly StepRule[]
+  /** The steps as the shoe asks for them, where they follow from its figures. */
+  stepsFor?: (figures: CourseFigures) => readonly StepRule[]
   /** What should come if it works. */
   signs: readonly Sign[]
   /** What the owner does meanwhile, in plain words. */
@@ -37,3 +42,7 @@ export interface CourseKind {
   /** What stops the whole course. */
   stops: readonly string[]
 }
+
+/** The steps of a course, by the figures of the shoe where they are known. */
+export const stepRules = ({ steps, stepsFor }: CourseKind, figures?: CourseFigures): readonly StepRule[] =>
+  figures && stepsFor ? stepsFor(figures) : steps

@@ -1,3 +1,4 @@
+import { sentence } from '../notices/sentence'
 import { told, type Told } from '../notices/told'
 import type { Course } from '../records/course'
 import type { VisitFeet } from '../records/practice'
@@ -43,14 +44,18 @@ export function ownerList(
           {
             title: 'It has ended',
             lines: [
-              `${course.ended.how === 'done' ? 'Done' : 'Stopped'} on ${day(course.ended.on)}${course.ended.reason ? `: ${course.ended.reason}` : ''}.`,
+              sentence(
+                `${course.ended.how === 'done' ? 'Done' : 'Stopped'} on ${day(course.ended.on)}${course.ended.reason ? `: ${course.ended.reason}` : ''}`,
+              ),
             ],
           },
         ]
       : [
           {
             title: 'What is in or on the foot',
-            lines: put.map(({ what, why }) => (why ? `${capital(what)}: ${why}.` : `${capital(what)}.`)),
+            lines: put.map(({ what, why }) =>
+              why ? sentence(`${capital(what)}: ${why}`) : `${capital(what)}.`,
+            ),
           },
           { title: 'Every day', lines: kind.meanwhile },
           {

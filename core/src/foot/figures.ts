@@ -1,6 +1,7 @@
 import type { Animal, FootInput } from '../records/foot'
 import type { FigureKind } from '../units/figure'
 import { inches } from '../units/length'
+import { thinnerWall } from './thinner-wall'
 import { length, told, type Told } from '../notices/told'
 
 /** What is chosen about a foot, not measured. */
@@ -208,15 +209,6 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     fallback: () => 3,
   },
   {
-    key: 'toeWallThickness',
-    label: 'Wall at the toe',
-    kind: 'length',
-    group: 'wall',
-    where: 'At the ground in the middle of the toe: outside of the wall to the white line.',
-    range: ({ width }) => [2, Math.min(30, width / 5)],
-    fallback: ({ wallThickness }) => wallThickness * 1.12,
-  },
-  {
     key: 'medialWallThickness',
     label: 'Wall at the inner nails',
     kind: 'length',
@@ -226,13 +218,22 @@ export const FOOT_FIGURES: readonly FootFigure[] = [
     fallback: ({ wallThickness }) => wallThickness,
   },
   {
+    key: 'toeWallThickness',
+    label: 'Wall at the toe',
+    kind: 'length',
+    group: 'wall',
+    where: 'At the ground in the middle of the toe: outside of the wall to the white line.',
+    range: ({ width }) => [2, Math.min(30, width / 5)],
+    fallback: (known) => thinnerWall(known) * 1.12,
+  },
+  {
     key: 'heelWallThickness',
     label: 'Wall at the heels',
     kind: 'length',
     group: 'wall',
     where: 'At the ground where the wall turns in at the buttress.',
     range: ({ width }) => [2, Math.min(25, width / 6)],
-    fallback: ({ wallThickness }) => wallThickness * 0.75,
+    fallback: (known) => thinnerWall(known) * 0.75,
   },
   {
     key: 'solePlane',

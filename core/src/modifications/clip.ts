@@ -1,5 +1,6 @@
 import { nearestStation, placeAt } from '../geometry/track'
 import { along, scale, turnRight, type Vec } from '../geometry/vector'
+import { thinnerWall } from '../foot/thinner-wall'
 import { wallAngleAt } from '../foot/wall'
 import type { Gathered } from '../shoe/profile'
 import { toeStation } from '../shoe/rims'
@@ -36,7 +37,7 @@ export const CLIP_FIELDS = fieldsOf([
     kind: 'length',
     where: 'About half the wall: it is let into the wall flush, never hammered onto it.',
     range: () => [1.5, 9],
-    fallback: ({ foot }) => foot.wallThickness * 0.5,
+    fallback: ({ foot }) => thinnerWall(foot) * 0.5,
   },
 ])
 type ClipFigures = FiguresOf<typeof CLIP_FIELDS>

@@ -1,5 +1,6 @@
 import { placeAt } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
+import { barDay, USUAL_BARS } from '../terms/cross-bars'
 import { inches } from '../units/length'
 import { sectionArea } from '../shoe/section-form'
 import { behindHeels, closingRun } from './closing-run'
@@ -26,7 +27,7 @@ const fields = fieldsOf([
     kind: 'number',
     where: 'Four as a rule.',
     range: () => [1, 8],
-    fallback: () => 4,
+    fallback: () => USUAL_BARS.bars,
   },
   {
     key: 'step',
@@ -34,7 +35,7 @@ const fields = fieldsOf([
     kind: 'length',
     where: told`${length(inches(1 / 8))} as a rule.`,
     range: () => [1, 4],
-    fallback: () => inches(1 / 8),
+    fallback: () => USUAL_BARS.step,
   },
   {
     key: 'days',
@@ -42,7 +43,7 @@ const fields = fieldsOf([
     kind: 'number',
     where: '7 to 10.',
     range: () => [7, 21],
-    fallback: () => 8,
+    fallback: () => USUAL_BARS.days,
   },
 ])
 type Figures = FiguresOf<typeof fields>
@@ -245,8 +246,8 @@ export const hingedExpander = modificationOf({
   course: (_context, { bars, days }) =>
     Array.from({ length: bars }, (_, i) => ({
       label: `Cross bar ${i + 1}`,
-      fromDay: Math.max(0, Math.round(i * days) - (i === 0 ? 0 : 1)),
-      toDay: Math.round(i * days) + (i === 0 ? 0 : 2),
+      fromDay: barDay(i + 1, days),
+      toDay: barDay(i + 1, days),
     })),
   tell: ({ foot }, values) => [
     told`Set of cross bars, hole to hole: ${joined(

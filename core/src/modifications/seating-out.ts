@@ -58,7 +58,8 @@ export const seatingOut = modificationOf({
   ],
   cautions: ({ foot, rims }, { across }) =>
     Math.min(...rims.web.filter((_, i) => rims.places[i]!.share < TO)) - across <
-    foot.wallThickness + foot.whiteLineWidth * 0.5
+    // The thicker of the two walls wants the wider seat.
+    Math.max(foot.wallThickness, foot.medialWallThickness) + foot.whiteLineWidth * 0.5
       ? [
           {
             code: 'seating-wall',

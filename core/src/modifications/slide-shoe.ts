@@ -3,6 +3,7 @@ import { halved } from '../geometry/halved'
 import { track, trackLength, type Track } from '../geometry/track'
 import { rotated, unit, type Vec } from '../geometry/vector'
 import { radians } from '../units/angle'
+import { thinnerWall } from '../foot/thinner-wall'
 import { leastCover, mostUncovered } from '../shoe/cover'
 import { perShoe } from './kit'
 import { type OuterRim } from '../shoe/lay'
@@ -83,7 +84,7 @@ const MOST_TURN = 20
 /** The largest turn to either side, degrees, that still covers the foot: what was uncovered before is not held against it. */
 export const largestTurn = perShoe(({ outline, foot, plain }) => {
   const even = evenRim({ ...plain, track: plain.outer })
-  const least = Math.min(0, leastCover(outline, even.track)) - mostUncovered(foot)
+  const least = Math.min(0, leastCover(outline, even.track)) - mostUncovered(thinnerWall(foot))
   const covered = (degrees: number) =>
     leastCover(outline, turnedRim(even, degrees).track) >= least &&
     leastCover(outline, turnedRim(even, -degrees).track) >= least

@@ -11,6 +11,7 @@ import type { Verdict } from '../terms/verdicts'
 import { inTheWay, type ClearStretch } from './keep-clear'
 import { limitWords, type StandingLimit } from './limits'
 import type { NailPlan } from './nail-plan'
+import { sentence } from '../notices/sentence'
 import { length, told, type Told } from '../notices/told'
 
 /** A hole with the nail that would go into it. */
@@ -107,7 +108,7 @@ function judgedWithin(
 }
 
 const ruledOutWhy = (limit: StandingLimit): string =>
-  `Ruled out, ${limitWords(limit)}: ${limit.why.replace(/[.\s]+$/, '')}.`
+  `Ruled out, ${limitWords(limit)}: ${sentence(limit.why)}`
 
 /** Where a hole lies against the wall, as far as its nail is judged by it. */
 type AtTheWall = Pick<NailHole, 'footStation' | 'insideWall' | 'behindWall' | 'wallThickness'>

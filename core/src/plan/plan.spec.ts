@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFoot } from '../testing/any-foot'
 import { planeArea } from '../geometry/plane-area'
+import { MODIFICATIONS } from '../modifications/index'
 import { planShoe, type Plan } from './plan'
 import { ProblemError } from '../notices/problem'
 import type { FootInput } from '../records/foot'
@@ -12,6 +13,9 @@ import { inches } from '../units/length'
 
 const plan = (foot: Partial<FootInput> = {}, shoe: Partial<ShoeInput> = {}, workshop = {}): Plan =>
   planShoe({ ...FIVE_BY_FIVE, ...foot }, { ...PLAIN_SHOE, ...shoe }, workshop)
+
+/** Made for the outer branch, or the heel on one side. */
+const ONE_SIDED = ['trailer', 'lateral-extension', 'wide-outer-branch', 'safeing', 'studs']
 
 const codes = (p: Plan) => p.cautions.map((caution) => caution.code)
 
@@ -114,6 +118,60 @@ describe('properties of any plan', () => {
       }),
       { numRuns: 30 },
     )
+  })
+
+  it('mirrors whatever is made of it: a wall thinner inside is as thin as one thinner outside', () => {
+    // What is made for one side only has no mirror image; pieces of their own take no bar.
+    const even = MODIFICATIONS.filter(({ kind }) => !ONE_SIDED.includes(kind)).map(({ kind }) => kind)
+    fc.assert(
+      fc.property(
+        anyFoot,
+        fc.double({ min: 0.45, max: 1, noNaN: true }),
+        fc.constantFrom(...even),
+        (foot, share, kind) => {
+          const thin = Math.max(2.5, foot.wallThickness * share)
+          const shoe = { ...PLAIN_SHOE, modifications: [{ kind }] }
+          const plan = (walls: Partial<FootInput>) => {
+            try {
+              return planShoe({ ...foot, ...walls }, shoe)
+            } catch (error) {
+              if (error instanceof ProblemError) return undefined
+              throw error
+            }
+          }
+          const inside = plan({ medialWallThickness: thin, lateralWallAngle: 70, medialWallAngle: 80 })
+          const outside = plan({
+            ...{ wallThickness: Math.max(3, thin), medialWallThickness: foot.wallThickness },
+            lateralHalfWidth: foot.width - foot.lateralHalfWidth!,
+            quarterLead: -foot.quarterLead!,
+            ...{ lateralWallAngle: 80, medialWallAngle: 70 },
+          })
+          fc.pre(thin >= 3 && inside !== undefined && outside !== undefined)
+          // An edge that is dressed on one side only is felt in the third place.
+          expect(Math.abs(outside!.iron.cutLength - inside!.iron.cutLength)).toBeLessThan(0.02)
+          expect(outside!.suggestion.name).toBe(inside!.suggestion.name)
+          expect(outside!.nailing.size).toEqual(inside!.nailing.size)
+          // Questions are of the figure that was typed.
+          const codes = (of: typeof inside) =>
+            of!.cautions
+              .map(({ code }) => code)
+              .filter((code) => !code.startsWith('question-'))
+              .sort()
+          expect(codes(outside)).toEqual(codes(inside))
+        },
+      ),
+      { numRuns: 150 },
+    )
+  })
+
+  it('a wall that is thin inside alone is told as thin, with its side', () => {
+    const told = (walls: Partial<FootInput>) =>
+      planShoe({ ...FIVE_BY_FIVE, wallThickness: 9.5, ...walls }, PLAIN_SHOE).cautions.find(
+        ({ code }) => code === 'thin-wall',
+      )?.title
+    expect(told({ medialWallThickness: 4 })).toBe('Thin wall on the inner side')
+    expect(told({ wallThickness: 4, medialWallThickness: 9.5 })).toBe('Thin wall on the outer side')
+    expect(told({})).toBeUndefined()
   })
 
   it('scales: everything larger by a share gives a bar longer by that share', () => {

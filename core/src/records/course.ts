@@ -44,7 +44,13 @@ export const courseSchema = z
     steps: z.array(courseStepSchema).max(80),
     answers: z.array(signAnswerSchema).max(500).default([]),
     ended: z
-      .object({ on: daySchema, how: z.enum(COURSE_ENDS), reason: textSchema.default('') })
+      .object({
+        on: daySchema,
+        how: z.enum(COURSE_ENDS),
+        reason: textSchema.default(''),
+        pain: z.literal(true).optional().describe('it was stopped because it hurt'),
+        settled: textSchema.optional().describe('what was done about that'),
+      })
       .strict()
       .nullable()
       .default(null)

@@ -2,10 +2,15 @@ import { UNTRIMMED_FIGURES } from '../look/figures'
 import { standing } from '../look/carry'
 import { stopsOf } from '../look/gates'
 import { limitWords } from '../nails/limits'
+import { courseKind } from '../courses/index'
+import { stoppedForPain } from '../courses/course'
+import { openSteps } from '../courses/steps'
+import { clause, sentence } from '../notices/sentence'
 import { length, told, type Told } from '../notices/told'
 import { designName } from '../plan/design-name'
 import { planShoe, type Plan } from '../plan/plan'
 import type { VisitPage } from '../records/answers'
+import type { Course } from '../records/course'
 import type { Finding, FootLook } from '../records/look'
 import type { VisitFeet } from '../records/practice'
 import { workOf } from '../records/worn'
@@ -33,6 +38,8 @@ export interface SheetOf {
   due: string | null
   /** A day as it is read, from 2026-11-29. */
   day: (date: string) => string
+  /** Courses of the horse: what a shoe asks for over weeks is told by the course that runs for it. */
+  courses?: readonly Course[]
 }
 
 /** How each work on a foot is told to who was not there. */
@@ -116,8 +123,8 @@ const stopped = ({ page: { look } }: SheetOf): Told[] =>
 function limits(of: SheetOf): Told[] {
   return shoes(of).flatMap(({ side, plan }) =>
     (plan.nailing.limits ?? []).map((limit) => {
-      const reason = limit.overruled === undefined ? '' : ` Overruled: ${limit.overruled}`
-      return `${nameOf(side)}: ${limitWords(limit)}${limit.rule === 'words' ? '' : ` (${limit.why})`}.${reason}`
+      const reason = limit.overruled === undefined ? '' : ` Overruled: ${sentence(limit.overruled)}`
+      return `${nameOf(side)}: ${limitWords(limit)}${limit.rule === 'words' ? '' : ` (${clause(limit.why)})`}.${reason}`
     }),
   )
 }
@@ -125,7 +132,7 @@ function limits(of: SheetOf): Told[] {
 function findingWords({ kind, place, grade, note, answer }: Finding): string {
   const { label, grades } = findingKind(kind)
   const how = answer === 'new' ? '' : `, ${answer} than last time`.replace('same than', 'the same as')
-  const more = note ? ` (${note})` : ''
+  const more = note ? ` (${clause(note)})` : ''
   return `${label.toLowerCase()}, ${grades[grade - 1] ?? ''}, at the ${placeNamed(place).label.toLowerCase()}${how}${more}`
 }
 
@@ -159,22 +166,47 @@ export const putIn = (feet: VisitFeet): Told[] =>
     const put = feet[side]?.put ?? []
     return put.length === 0
       ? []
-      : [`${nameOf(side)}: ${put.map(({ what, why }) => (why ? `${what} (${why})` : what)).join(', ')}.`]
+      : [
+          `${nameOf(side)}: ${put.map(({ what, why }) => (why ? `${what} (${clause(why)})` : what)).join(', ')}.`,
+        ]
   })
 
 function watch(of: SheetOf): Told[] {
   const { date } = of.page.visit
   const on = (day: number) => of.day(addDays(date, day))
-  return shoes(of).flatMap(({ side, plan }) =>
-    plan.modifications.flatMap(({ course }) =>
-      course.map(({ label, fromDay, toDay }) =>
-        fromDay === toDay
-          ? `${nameOf(side)}: ${label}, ${on(fromDay)}.`
-          : `${nameOf(side)}: ${label}, ${on(fromDay)} to ${on(toDay)}.`,
+  const courses = of.courses ?? []
+  const running = courses.flatMap((course) =>
+    openSteps(course).map((step) => told`${nameOf(course.side)}: ${step.label}, ${of.day(step.date)}.`),
+  )
+  const hurt = SIDES.flatMap((side) =>
+    stoppedForPain(courses, side).map(({ kind, ended }) =>
+      sentence(
+        `${nameOf(side)}: ${courseKind(kind).label.toLowerCase()} stopped on ${of.day(ended!.on)}: ${ended!.reason}`,
       ),
     ),
   )
+  const byShoe = shoes(of).flatMap(({ side, plan }) =>
+    plan.modifications.flatMap(({ kind, course }) =>
+      hasCourse(courses, side, kind)
+        ? []
+        : course.map(({ label, fromDay, toDay }) =>
+            fromDay === toDay
+              ? `${nameOf(side)}: ${label}, ${on(fromDay)}.`
+              : `${nameOf(side)}: ${label}, ${on(fromDay)} to ${on(toDay)}.`,
+          ),
+    ),
+  )
+  return [...hurt, ...running, ...byShoe]
 }
+
+/** A course was begun on this foot for what is on its shoe: it tells the days, or that it is over. */
+const hasCourse = (courses: readonly Course[], side: Side, modification: string): boolean =>
+  courses.some(
+    (course) =>
+      course.side === side &&
+      !course.archived &&
+      (courseKind(course.kind).follows.modifications ?? []).includes(modification),
+  )
 
 const next = ({ due, day, page }: SheetOf): Told[] => [
   ...(due === null ? [] : [`${page.horse.name} is due on ${day(due)}.`]),
@@ -217,7 +249,7 @@ function agreed({ page }: SheetOf): Told[] {
       .filter(({ choice }) => choice !== 'dismissed')
       .map(
         ({ code, side, choice, reason }) =>
-          `${nameOf(side)}: ${adviceTitle(code)}, ${choice}${reason ? ` (${reason})` : ''}.`,
+          `${nameOf(side)}: ${adviceTitle(code)}, ${choice}${reason ? ` (${clause(reason)})` : ''}.`,
       ),
     ...acknowledged.map(({ title, words }) => `${title}${words ? `: ${words}` : ''}`),
   ]

@@ -1,3 +1,4 @@
+import { thinnerWall } from '../foot/thinner-wall'
 import type { Foot } from '../foot/measurements'
 import type { Section } from '../records/shoe'
 import { inches } from '../units/length'
@@ -59,7 +60,7 @@ export function suggestSection(foot: Foot, fit: FitName | undefined): SuggestedS
     return { ...named('1 x 5/16'), reason: 'Slide shoes are made from it: wide enough to run on.' }
   const wide = foot.width / 25.4
   const index = BY_WIDTH.findIndex(([upTo]) => wide <= upTo)
-  const thin = foot.wallThickness < 6.5 && index > 0
+  const thin = thinnerWall(foot) < 6.5 && index > 0
   const chosen = named(BY_WIDTH[thin ? index - 1 : index]![1])
   const size =
     BY_WIDTH[index]![0] === Infinity

@@ -1,4 +1,3 @@
-import type { Foot } from '../foot/measurements'
 import type { FootOutline } from '../foot/outline'
 import { nearestStation, placeAt, rightOf, trackLength, type Track } from '../geometry/track'
 
@@ -8,8 +7,8 @@ export interface Cover {
   stands: number
 }
 
-/** How much of the wall may stand outside the steel before it stands on nothing, mm (common practice, no source). */
-export const mostUncovered = ({ wallThickness }: Pick<Foot, 'wallThickness'>): number => wallThickness * 0.5
+/** How much of a wall so thick may stand outside the steel before it stands on nothing, mm (common practice, no source). */
+export const mostUncovered = (wallThickness: number): number => wallThickness * 0.5
 
 /** Places of the outline that are looked at. */
 const PLACES = 40

@@ -1,8 +1,9 @@
+import { thinnerWall } from '../../foot/thinner-wall'
 import { COMMON, found, type AdviceContext, type AdviceRule } from '../advice'
 
 const thin = (context: AdviceContext): string | undefined => {
   if (found(context, 'thin-wall')) return 'Thin wall.'
-  if (context.foot && context.foot.wallThickness < 6.5) return 'The wall measures thin at the nails.'
+  if (context.foot && thinnerWall(context.foot) < 6.5) return 'The wall measures thin at the nails.'
   return undefined
 }
 

@@ -25,7 +25,10 @@ export const sheetRoutes: Route[] = [
       const asked = read(sheetQuery, request.query)
       const page = visitPage(practice, request.params['id'] as string)
       const due = page.visit.nextDue ?? practice.horses.dueOf(page.horse.id)
-      const parts = visitSheet({ page, due, day }, asked.for)
+      const parts = visitSheet(
+        { page, due, day, courses: practice.courses.ofHorse(page.horse.id) },
+        asked.for,
+      )
       const title = `${page.horse.name}, ${day(page.visit.date)}`
       const under = page.owner ? `Owner: ${page.owner.name}` : ''
       const file = await visitSheetPdf(title, under, parts, asked.paper, styleOf(asked))

@@ -19,6 +19,7 @@ import { AsyncState } from '../common/async-state'
 import { Dialogs } from '../common/dialogs'
 import { CourseDue } from '../courses/course-due'
 import { HorseCourses } from '../courses/horse-courses'
+import { PainStrip } from '../courses/pain-strip'
 import { Help } from '../help/help'
 import { HelpButton } from '../help/help-button'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
@@ -66,6 +67,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     LastTime,
     MatButton,
     MatIcon,
+    PainStrip,
     PrintSheets,
     ProblemList,
     StopStrip,

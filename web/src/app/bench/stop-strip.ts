@@ -24,30 +24,7 @@ import { Looking } from './steps/look/looking'
       </section>
     }
   `,
-  styles: `
-    section {
-      display: flex;
-      gap: 8px;
-      align-items: center;
-      padding: 2px 12px;
-      color: var(--stop);
-      background: var(--stop-wash);
-      border-bottom: 1px solid var(--stop);
-    }
-    p {
-      display: -webkit-box;
-      flex: 1;
-      margin: 0;
-      overflow: hidden;
-      font-size: 0.92rem;
-      line-height: 1.25;
-      -webkit-box-orient: vertical;
-      -webkit-line-clamp: 2;
-    }
-    mat-icon {
-      flex: none;
-    }
-  `,
+  styleUrl: '../common/stop-strip.scss',
 })
 export class StopStrip {
   protected readonly desk = inject(Desk)

@@ -9,7 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog'
 import { SIDE_NAMES, SIDES, type Side } from '@crescent/core'
-import { COURSES, courseKind, type CourseKey } from '@crescent/core/courses'
+import { COURSES, courseKind, stepRules, type CourseFigures, type CourseKey } from '@crescent/core/courses'
 import { DayField } from '../common/day-field'
 import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
@@ -18,6 +18,8 @@ export interface BeginDialogData {
   day: string
   side: Side
   kind?: CourseKey
+  /** Figures of what is on the shoe, for a course that follows from it. */
+  figures?: (of: Pick<CourseBegun, 'kind' | 'side'>) => CourseFigures | undefined
   /** The vet the look names, where it names one. */
   vet?: string
   /** What was chosen and could not be kept yet. */
@@ -86,10 +88,10 @@ export interface CourseBegun {
       }
       <details class="fold">
         <summary>
-          Its steps <span class="muted">{{ rules().steps.length }}</span>
+          Its steps <span class="muted">{{ steps().length }}</span>
         </summary>
         <ol>
-          @for (step of rules().steps; track $index) {
+          @for (step of steps(); track $index) {
             <li>day {{ step.day }}, {{ step.who }}: {{ text.told(step.label) }}</li>
           }
         </ol>
@@ -117,6 +119,11 @@ export class BeginDialog {
   protected readonly reason = signal(this.data.before?.why ?? '')
   protected readonly who = signal(this.data.before?.who ?? this.data.vet ?? '')
   protected readonly rules = computed(() => courseKind(this.kind()))
+
+  /** As the shoe asks for them, where there is one. */
+  protected readonly steps = computed(() =>
+    stepRules(this.rules(), this.data.figures?.({ kind: this.kind(), side: this.side() })),
+  )
 
   protected asKey = (value: string): CourseKey => value as CourseKey
   protected asSide = (value: string): Side => value as Side

@@ -1,7 +1,9 @@
 import { inject, Injectable } from '@angular/core'
-import type { Side } from '@crescent/core'
+import { currentPatterns, sentence, type Side } from '@crescent/core'
 import {
   beginCourse,
+  courseKind,
+  painSettled,
   stopped,
   withAnswer,
   withStepAdded,
@@ -12,12 +14,14 @@ import {
   withStepWritten,
   type Course,
   type CourseEntry,
+  type CourseFigures,
   type CourseKey,
   type SignAnswer,
   type StepWords,
 } from '@crescent/core/courses'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
+import type { ReasonAsked } from '../common/reason-dialog'
 import { untilKept } from '../common/until-kept'
 import { benchFeature } from '../state/bench/bench.feature'
 import { lookFeature } from '../state/look/look.feature'
@@ -27,6 +31,8 @@ import { HorseCourses } from './horse-courses'
 import type { StepAnswer, StepDialogData } from './step-dialog'
 import type { StepWordsData } from './step-words-dialog'
 import type { StopDialogData } from './stop-dialog'
+
+const optional = (figures: CourseFigures | undefined) => (figures ? { figures } : {})
 
 /** What can be done with the courses of a horse: asked for in a dialog, then kept. */
 @Injectable()
@@ -42,13 +48,22 @@ export class CourseActs {
         this.dialogs.ask<CourseBegun, BeginDialogData>(
           () => import('./begin-dialog').then((m) => m.BeginDialog),
           {
-            data: { day, side, vet: this.vetOf(horseId), ...(kind && { kind }), ...(before && { before }) },
+            data: {
+              day,
+              side,
+              vet: this.vetOf(horseId),
+              figures: this.figuresOf(horseId),
+              ...(kind && { kind }),
+              ...(before && { before }),
+            },
             width: '560px',
           },
         ),
       (begun) =>
         this.courses.put(
-          beginCourse({ id, horseId, ...begun }, () => crypto.randomUUID()),
+          beginCourse({ id, horseId, ...begun, ...optional(this.figuresOf(horseId)(begun)) }, () =>
+            crypto.randomUUID(),
+          ),
           'The course is begun; its steps stand on the round.',
         ),
     )
@@ -60,6 +75,35 @@ export class CourseActs {
     if (onBench) return this.store.selectSignal(lookFeature.selectLook)()?.vet.who ?? ''
     const page = this.store.selectSignal(recordsFeature.selectPage)()
     return page?.horse.id === horseId ? (page.looks[0]?.vet.who ?? '') : ''
+  }
+
+  /** Figures of what is on the shoe of a foot, for a course that follows from it: as on the Bench, else as it is worn. */
+  private figuresOf =
+    (horseId: string) =>
+    ({ kind, side }: Pick<CourseBegun, 'kind' | 'side'>): CourseFigures | undefined => {
+      const follows = courseKind(kind).follows.modifications ?? []
+      const onBench = this.store.selectSignal(benchFeature.selectPage)()?.horse.id === horseId
+      const page = this.store.selectSignal(recordsFeature.selectPage)()
+      const worn = page?.horse.id === horseId ? currentPatterns(page.patterns, page.visits)[side] : undefined
+      const shoe = onBench ? this.store.selectSignal(benchFeature.selectDrafts)()?.[side].shoe : worn?.shoe
+      return shoe?.modifications?.find((one) => follows.includes(one.kind))
+    }
+
+  /** What came of a course that was stopped for pain: from then on it is history. */
+  async settle(course: Course): Promise<void> {
+    const { reason } = course.ended!
+    const data: ReasonAsked = {
+      title: 'What came of it?',
+      against: [sentence(reason)],
+      label: 'What was found and done, and who said so',
+      yes: 'Keep it',
+      no: 'Not yet',
+    }
+    const words = await this.dialogs.ask<string, ReasonAsked>(
+      () => import('../common/reason-dialog').then((m) => m.ReasonDialog),
+      { data, width: '460px' },
+    )
+    if (words) await this.courses.put(painSettled(this.current(course), words), 'Kept with the course.')
   }
 
   async step(course: Course, step: CourseEntry, day: string): Promise<void> {
@@ -117,7 +161,10 @@ export class CourseActs {
           width: '480px',
         }),
       (reason) =>
-        this.courses.put(stopped(this.current(course), day, reason), 'Stopped; it asks for nothing more.'),
+        this.courses.put(
+          stopped(this.current(course), day, reason, pain),
+          'Stopped; it asks for nothing more.',
+        ),
     )
   }
 

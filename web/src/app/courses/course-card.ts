@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { SIDE_NAMES } from '@crescent/core'
+import { sentence, SIDE_NAMES } from '@crescent/core'
 import {
   answersSay,
   answeredOn,
@@ -214,7 +214,7 @@ export class CourseCard {
     const { startedOn, ended, who } = this.course()
     const led = who ? `, led by ${who}` : ''
     return ended
-      ? `begun ${shortDay(startedOn)}, ${ended.how} ${shortDay(ended.on)}${ended.reason ? `: ${ended.reason}` : ''}`
+      ? `begun ${shortDay(startedOn)}, ${ended.how} ${shortDay(ended.on)}${ended.reason ? `: ${sentence(ended.reason)}` : ''}${ended.settled ? ` What came of it: ${ended.settled}` : ''}`
       : `since ${shortDay(startedOn)}${led}`
   })
 

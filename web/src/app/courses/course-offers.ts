@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core'
 import type { Side } from '@crescent/core'
-import { coursesFor } from '@crescent/core/courses'
+import { coursesFor, stoppedForPain } from '@crescent/core/courses'
 import { CourseActs } from './course-acts'
 import { HorseCourses } from './horse-courses'
 
@@ -46,10 +46,10 @@ export class CourseOffers {
 
   protected readonly offered = computed(() => {
     if (!this.courses.list()) return []
-    const run = this.courses
-      .running()
-      .filter(({ side }) => side === this.side())
-      .map(({ kind }) => kind)
+    const here = (this.courses.list() ?? []).filter(({ side }) => side === this.side())
+    // One that was stopped because it hurt is not offered as if nothing had been: first is said what came of it.
+    const hurt = stoppedForPain(here, this.side())
+    const run = here.filter((one) => one.ended === null || hurt.includes(one)).map(({ kind }) => kind)
     return coursesFor(this.modifications(), this.advice()).filter(({ key }) => !run.includes(key))
   })
 
