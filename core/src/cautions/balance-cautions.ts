@@ -70,5 +70,24 @@ const palmarLow: OneCaution = ({ foot }) =>
       }
     : undefined
 
+/** The underside of P3 stands no steeper than this to the ground (2 to 10 is usual, from memory), nor than that, degrees. */
+const STEEP = 10
+const TOO_STEEP = 15
+
+/** Less of a raise than this is none, degrees. */
+const RAISED = 0.5
+
+const palmarHigh: OneCaution = ({ foot: { palmarAngle }, balance: { raised } }) => {
+  if (palmarAngle === undefined || raised < RAISED || palmarAngle + raised <= STEEP) return undefined
+  const on = palmarAngle + raised
+  return {
+    code: 'palmar-angle-high',
+    severity: on > TOO_STEEP ? 'stop' : 'caution',
+    title: `Palmar angle ${on.toFixed(0)}° on this shoe`,
+    text: `The coffin bone stands at ${palmarAngle.toFixed(0)}° already and is raised by ${raised.toFixed(1)}°: its tip is driven down and the toe of the sole carries it.`,
+    action: 'Lower the raise. The vet reads the radiograph and sets the angle that is wanted.',
+  }
+}
+
 /** Cautions that come from proportion, breakover and the line of the limb. */
-export const balanceCautions = ruleOf(widestPart, longToe, brokenAxis, aheadOfPlumb, palmarLow)
+export const balanceCautions = ruleOf(widestPart, longToe, brokenAxis, aheadOfPlumb, palmarLow, palmarHigh)

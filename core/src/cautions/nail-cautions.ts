@@ -1,7 +1,8 @@
 import { ruling } from '../nails/limits'
 import { length, told } from '../notices/told'
+import type { Half } from '../terms/half'
 import { ruleOf, type OneCaution } from './context'
-import { namedNails } from './named-nails'
+import { namedNails } from '../nails/named-nails'
 
 /** Exits further apart than this are seen, mm (common practice, no source). */
 const EXIT_SPREAD = 6
@@ -95,6 +96,28 @@ const few: OneCaution = ({ nails, heldByClips, nailing: { limits = [] } }) => {
   }
 }
 
+/** One branch may carry so many nails more than the other (common practice: four outside and three inside). */
+const UNEVEN = 1
+
+const oneSided: OneCaution = ({ nails, nailing: { limits = [] } }) => {
+  if (ruling(limits).some(({ rule }) => rule === 'no nails' || rule === 'no shoe')) return undefined
+  const on = (branch: Half) => nails.filter((nail) => nail.driven && nail.branch === branch).length
+  const [outer, inner] = [on('lateral'), on('medial')]
+  const [less, more] = outer < inner ? [outer, inner] : [inner, outer]
+  if (more - less <= UNEVEN) return undefined
+  const bare = outer < inner ? 'outer' : 'inner'
+  return {
+    code: 'nails-one-sided',
+    severity: less === 0 ? 'stop' : 'caution',
+    title: `${outer} ${outer === 1 ? 'nail' : 'nails'} outside, ${inner} inside`,
+    text:
+      less === 0
+        ? `Nothing holds the ${bare} branch: the shoe turns about the other and tears it off.`
+        : `The ${bare} branch is held by far less than the other: the shoe shifts on the foot.`,
+    action: 'The outer branch may carry one more than the inner; drive as many inside as the wall allows.',
+  }
+}
+
 const besideClips: OneCaution = ({ nails, heldByClips }) => {
   const driven = nails.filter((nail) => nail.driven).length
   if (heldByClips === 0 || driven < FEWEST || driven + heldByClips <= MOST + 1) return undefined
@@ -128,6 +151,7 @@ export const nailCautions = ruleOf(
   exitsSpread,
   heldByWeb,
   few,
+  oneSided,
   besideClips,
   many,
 )

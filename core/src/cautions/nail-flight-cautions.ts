@@ -3,7 +3,7 @@ import { SCHOOLS_OF_NAILING } from '../nails/schools'
 import type { Caution } from '../notices/caution'
 import { told } from '../notices/told'
 import { ruleOf, type OneCaution } from './context'
-import { namedNails } from './named-nails'
+import { namedNails } from '../nails/named-nails'
 
 type Verdict = Nail['verdict']
 

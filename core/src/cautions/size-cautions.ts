@@ -2,7 +2,7 @@ import type { Caution } from '../notices/caution'
 import { length, told } from '../notices/told'
 import { bends } from '../terms/size-kinds'
 import type { CautionContext, CautionRule } from './context'
-import { namedNails } from './named-nails'
+import { namedNails } from '../nails/named-nails'
 
 /** Opened or closed by more than this a shoe loses its shape at the toe, mm (common practice, no source). */
 const FAR_OFF = 12

@@ -30,6 +30,40 @@ const covered = (rings: Plan['outline']['whole']): number =>
     return sum + doubled / 2
   }, 0)
 
+describe('a load that springs cannot tell of', () => {
+  it('near the edge in sand turns the shoe over: that is said, not how far', () => {
+    const plan = shod()
+    expect(refusedBy(() => on(plan, 'sand arena', [60, 0]))).toEqual(['load.at'])
+    expect(refusedBy(() => on(plan, 'sand arena', [0, 0]))).toEqual([])
+  })
+
+  it('deeper than the wall is high is not told', () => {
+    const sunk = () => goingOf(shod(), { ground: { stiffness: 0.001, edge: 0 }, load: { newtons: 5_000 } })
+    expect(refusedBy(sunk)).toEqual(['load.newtons'])
+  })
+
+  it('whatever is told tilts no more than 12 degrees and sinks no deeper than the wall', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -65, max: 65, noNaN: true }),
+        fc.double({ min: -60, max: 55, noNaN: true }),
+        fc.constantFrom(...GOINGS.map(({ key }) => key)),
+        (x, y, kind) => {
+          const plan = shod()
+          try {
+            const { tilt, deepest } = on(plan, kind, [x, y])
+            expect(Math.max(Math.abs(tilt.foreAft), Math.abs(tilt.sideways))).toBeLessThanOrEqual(12)
+            expect(deepest).toBeLessThan(100)
+          } catch (error) {
+            expect((error as { problems?: unknown }).problems, String(error)).toBeDefined()
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+})
+
 describe('what of a made shoe may bear', () => {
   it('is the shoe, no more and no less: its area, whatever is turned or welded to it', () => {
     for (const modifications of [

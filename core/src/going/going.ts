@@ -3,6 +3,7 @@ import { length, told } from '../notices/told'
 import type { Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import type { BearingPart, Ground } from '../terms/goings'
+import { radians } from '../units/angle'
 import { bearingOf, type Bearing, type Packing } from './bearing'
 import { depthAt, standOn, type Plane } from './footing'
 
@@ -38,6 +39,8 @@ export interface Going {
   soleMeets: boolean
   /** How its ground face lies, in the foot's frame, against the level it has on a hard floor. */
   plane: Plane
+  /** The same against the surface of the ground: what of it lies in the ground, and how deep. */
+  inGround: Plane
   /** What bears, with N/mm2 on each: for who draws it. */
   bed: readonly { at: Vec; area: number; part: BearingPart; pressure: number }[]
 }
@@ -51,14 +54,20 @@ const FLOOR: Ground = { stiffness: Infinity, edge: 0 }
 /**
  * How a made shoe stands: a rigid plate on springs, without tension.
  *
- * @throws ProblemError where the load stands outside the shoe, which would tip over
+ * @throws ProblemError where the load stands outside the shoe, which would tip over, or where it turns over or sinks deeper
+ * than springs can tell
  */
 export function goingOf(plan: Plan, asked: GoingAsked): Going {
   const bearing = bearingOf(plan, asked.packing)
-  return goingOn(plan, bearing, asked)
+  const going = goingOn(plan, bearing, asked)
+  refuseBeyond(plan, going)
+  return going
 }
 
-/** The same of pieces that are cut up already: they are the same in every going. */
+/**
+ * The same of pieces that are cut up already: they are the same in every going. Who carries is told even where the shoe
+ * rolls over its toe; how it stands then is not to be told.
+ */
 export function goingOn(plan: Plan, bearing: readonly Bearing[], { ground, load }: GoingAsked): Going {
   const { newtons, at = BENEATH } = load
   const floor = standOn(bearing, FLOOR, newtons, at)
@@ -73,6 +82,10 @@ export function goingOn(plan: Plan, bearing: readonly Bearing[], { ground, load 
   const pressed = bed.filter(({ pressure }) => pressure > 0)
   const most = pressed.reduce((a, b) => (b.pressure > a.pressure ? b : a))
   const { toe, heels } = placesOf(plan)
+  const tilt = {
+    foreAft: degrees(-deep.q) - degrees(-hard.q),
+    sideways: degrees(deep.p) - degrees(hard.p),
+  }
   const deepest = Math.max(...[toe, ...heels].map((place) => depthAt(deep, place)))
   return {
     sink: {
@@ -80,10 +93,7 @@ export function goingOn(plan: Plan, bearing: readonly Bearing[], { ground, load 
       lateralHeel: depthAt(plane, heels[0]),
       medialHeel: depthAt(plane, heels[1]),
     },
-    tilt: {
-      foreAft: degrees(-deep.q) - degrees(-hard.q),
-      sideways: degrees(deep.p) - degrees(hard.p),
-    },
+    tilt,
     onFloor: { foreAft: degrees(-hard.q), sideways: degrees(hard.p) },
     contactShare: areaOf(pressed) / areaOf(bed),
     shares: sharesOf(bearing, stands.forces, carried),
@@ -91,6 +101,7 @@ export function goingOn(plan: Plan, bearing: readonly Bearing[], { ground, load 
     deepest,
     soleMeets: !bed.some(({ part }) => part === 'pad') && deepest > plan.section.thickness,
     plane,
+    inGround: deep,
     bed,
   }
 }
@@ -114,6 +125,29 @@ function sharesOf(
 export function placesOf({ cuts }: Pick<Plan, 'cuts'>): { toe: Vec; heels: readonly [Vec, Vec] } {
   const toe = cuts.reduce((front, one) => (one.place.fromToe < front.place.fromToe ? one : front))
   return { toe: toe.place.point, heels: [cuts[0]!.place.middle, cuts[cuts.length - 1]!.place.middle] }
+}
+
+/** Springs tell how a shoe stands while it tilts a little: beyond this it turns over, and what they say is no fact, degrees. */
+const MOST_TILT = 12
+
+/** @throws ProblemError where what was worked out lies beyond what springs can tell */
+function refuseBeyond({ foot }: Plan, { tilt, deepest }: Going): void {
+  const wall = foot.dorsalLength * Math.sin(radians(foot.toeAngle))
+  const most = Math.max(Math.abs(tilt.foreAft), Math.abs(tilt.sideways))
+  if (most > MOST_TILT)
+    throw new ProblemError([
+      problem(
+        'load.at',
+        `The shoe turns over under this load: it would tilt by more than ${MOST_TILT}°, and how far is not to be told. Put the load nearer to its middle, or less of it.`,
+      ),
+    ])
+  if (deepest > wall)
+    throw new ProblemError([
+      problem(
+        'load.newtons',
+        told`It would sink deeper than the wall is high (${length(wall)}): sole, frog and pastern carry by then, and how deep it goes is not to be told.`,
+      ),
+    ])
 }
 
 function tipsOver(bearing: readonly Bearing[]) {

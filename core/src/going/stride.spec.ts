@@ -78,7 +78,7 @@ describe('hold and slip', () => {
   const bar = { section: { width: 25.4 } }
   const slip = (toeWeb: number, travel = 0) => {
     const plan = made([{ kind: 'slide-shoe', toeWeb, heelWeb: 15 }], bar)
-    return slipOf(plan, on(plan).plane, travel)
+    return slipOf(plan, on(plan).inGround, travel)
   }
 
   it('a wide toe is slicker than a narrow one on the same ground', () => {
@@ -102,13 +102,31 @@ describe('hold and slip', () => {
   it('turned under a foot that points out of its line it slides along that line as a straight one does along its own', () => {
     const turnedBy = (turn: number, travel: number) => {
       const plan = made([{ kind: 'slide-shoe', toeWeb: 26, heelWeb: 15, turn }], bar)
-      return slipOf(plan, on(plan).plane, travel)
+      return slipOf(plan, on(plan).inGround, travel)
     }
     const [straight, along, across] = [turnedBy(0, 0), turnedBy(5, -5), turnedBy(5, 5)]
     // Its toe is turned inward by 5°, so the way it points lies 5° toward the inside.
     expect(along.edges / straight.edges).toBeCloseTo(1, 2)
     expect(Math.abs(along.ploughed / straight.ploughed - 1)).toBeLessThan(0.02)
     expect(across.edges).toBeGreaterThan(along.edges)
+  })
+
+  it('studs and rails push ground ahead of them: the higher, the more, and on a road too', () => {
+    const held = (height: number, ground = SAND) => {
+      const plan = made(height > 0 ? [{ kind: 'studs', height, diameter: 10 }] : [])
+      return slipOf(plan, on(plan, ground).inGround)
+    }
+    expect(held(6).ploughed).toBeGreaterThan(held(3).ploughed * 0.9)
+    expect(held(6).edges - held(0).edges).toBeCloseTo(2 * 10, 0)
+    // On a road the shoe itself hardly goes in: what holds is the studs.
+    const road = groundOf('road')
+    expect(held(6, road).ploughed).toBeGreaterThan(held(0, road).ploughed * 2)
+    // By hand: a stud of 10 mm that is all the way in pushes 10 mm wide and 6 mm high.
+    const plan = made([{ kind: 'studs', height: 6, diameter: 10 }])
+    const [all, none] = [plan, { ...plan, parts: [] }].map(
+      (one) => slipOf(one, { c: 50, p: 0, q: 0 }).ploughed,
+    )
+    expect(all! - none!).toBeCloseTo(2 * 10 * 6, -1)
   })
 
   it('the same to either side of an even shoe, and more across its branches', () => {

@@ -5,7 +5,7 @@ import type { Going } from './going'
 const NOTHING = { sink: 0.3, tilt: 0.1 }
 
 /** What a standing comes to, in sentences, what matters most first. */
-export function goingWords(going: Omit<Going, 'plane' | 'bed'>): Told[] {
+export function goingWords(going: Omit<Going, 'plane' | 'inGround' | 'bed'>): Told[] {
   const { sink, tilt, contactShare } = going
   const deepest = Math.max(sink.toe, sink.lateralHeel, sink.medialHeel)
   if (Math.abs(deepest) < NOTHING.sink && Math.hypot(tilt.foreAft, tilt.sideways) < NOTHING.tilt)

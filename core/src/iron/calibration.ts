@@ -23,6 +23,12 @@ const ENOUGH = 4
 const LEAST_SPREAD = 0.0026
 
 /**
+ * A job that took so much more or less bar than was predicted, as a share, is a slip of the pen or a shoe of its own kind:
+ * set aside however few there are, or one mistyped figure would spoil every next cut (common practice, no source).
+ */
+const FAR_OFF = 0.15
+
+/**
  * Learns from logged jobs of one bar and style by how much more or less bar a shoe takes than is predicted: the mean of
  * those that are not odd, drawn a little toward no correction at all.
  *
@@ -32,9 +38,14 @@ export function calibrate(jobs: readonly LoggedJob[]): Calibration | undefined {
   const counted = jobs.filter((job) => job.counted)
   if (counted.length === 0) return undefined
   const needs = counted.map(({ predicted, used, left }) => (used - left) / predicted)
-  const middle = median(needs)
-  const robust = Math.max(LEAST_SPREAD, 1.4826 * median(needs.map((need) => Math.abs(need - middle))))
-  const odd = needs.map((need) => counted.length >= ENOUGH && Math.abs(need - middle) > ODD * robust)
+  const near = needs.filter((need) => Math.abs(need - 1) <= FAR_OFF)
+  if (near.length === 0) return { jobs: 0, factor: 1, outliers: counted.map(({ id }) => id) }
+  const middle = median(near)
+  const robust = Math.max(LEAST_SPREAD, 1.4826 * median(near.map((need) => Math.abs(need - middle))))
+  const odd = needs.map(
+    (need) =>
+      Math.abs(need - 1) > FAR_OFF || (near.length >= ENOUGH && Math.abs(need - middle) > ODD * robust),
+  )
   const kept = needs.filter((_, i) => !odd[i])
   const mean = kept.reduce((sum, need) => sum + need, 0) / kept.length
   const squares = kept.reduce((sum, need) => sum + (need - mean) ** 2, 0)

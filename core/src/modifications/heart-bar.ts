@@ -2,7 +2,7 @@ import { figureAlong } from '../geometry/figure-along'
 import { halved } from '../geometry/halved'
 import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
-import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
+import { barBetweenHeels, barHandles, BAR_FIELDS, proudCautions } from './heel-bar'
 import { once } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 import { inches } from '../units/length'
@@ -242,7 +242,8 @@ export const heartBar = modificationOf({
     },
   ],
   tell: () => ['Weld the plate level with the frog at rest: touching, not pressing.'],
-  cautions: ({ assumed }) => [
+  cautions: (context, values) => [
+    ...proudCautions(context, values.thickness),
     {
       code: 'heart-bar-pressure',
       severity: 'caution',
@@ -250,7 +251,7 @@ export const heartBar = modificationOf({
       text: 'Too firm it bruises bars and frog and lames the horse.',
       action: 'To the vet’s plan and radiograph. Load it by hand first: any pain, take it off.',
     },
-    ...(assumed.includes('frogApex')
+    ...(context.assumed.includes('frogApex')
       ? [
           {
             code: 'heart-bar-apex',

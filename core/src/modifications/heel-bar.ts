@@ -1,4 +1,6 @@
 import type { Vec } from '../geometry/vector'
+import type { Caution } from '../notices/caution'
+import { length, told } from '../notices/told'
 import {
   fieldsOf,
   type FiguresOf,
@@ -93,4 +95,22 @@ export function barHandles(
 ): ModificationHandle[] {
   const bar = barBetweenHeels(context, '', width, thickness)
   return bar ? [{ field: 'width', point: [0, bar.edge[1]![1]], along: [0, 1] }] : []
+}
+
+/** A bar stands no more than this out of the shoe's own height, mm (common practice, no source). */
+const PROUD = 1
+
+/** What is said of a bar that is thicker than the shoe it is welded into: it meets ground or frog before the shoe does. */
+export function proudCautions({ section }: ShoeContext, thickness: number): Caution[] {
+  const by = thickness - section.thickness
+  if (by <= PROUD) return []
+  return [
+    {
+      code: 'bar-proud',
+      severity: by > section.thickness / 2 ? 'stop' : 'caution',
+      title: told`The bar stands ${length(by, 'fine')} out of the shoe`,
+      text: told`It is ${length(thickness, 'fine')} thick in a shoe of ${length(section.thickness, 'fine')}: the horse stands on it before the branches bear, or it presses on the frog at every step.`,
+      action: 'Take a bar as thick as the shoe, or thinner where the frog must clear it.',
+    },
+  ]
 }

@@ -7,6 +7,11 @@ import { behindHeels, closingRun } from './closing-run'
 import { eggMeasure } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
+import type { FootOutline } from '../foot/outline'
+import { aheadOfWidest, behindWidest } from '../nails/limits'
+import { namedNails } from '../nails/named-nails'
+import type { Nail } from '../nails/nails'
+import type { Caution } from '../notices/caution'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { besideRun } from './run-outline'
 import { joined, length, told } from '../notices/told'
@@ -163,6 +168,50 @@ function crossBar(bar: number, i: number, y: number): ShoePart {
 /** The rivet of the hinge: stainless, 3/16 in. */
 const RIVET = inches(3 / 16)
 
+/** Heels narrower than this share of the foot's width are drawn together (usual is 0.7; from memory). */
+const CONTRACTED = 0.64
+
+/** A nail so far behind the widest part holds the heel that is to open, mm. */
+const HOLDS_HEEL = 3
+
+/** Nails behind the widest part hold what the expander opens. */
+function heelNails(outline: FootOutline, nails: readonly Nail[]): Caution[] {
+  const holding = nails.filter(
+    ({ driven, footStation }) =>
+      driven && !aheadOfWidest(outline, footStation) && behindWidest(outline, footStation) > HOLDS_HEEL,
+  )
+  if (holding.length === 0) return []
+  const most = Math.max(...holding.map(({ footStation }) => behindWidest(outline, footStation)))
+  return [
+    {
+      code: 'expander-heel-nails',
+      severity: 'stop',
+      title: 'Nails hold the heels that are to open',
+      text: told`${namedNails(holding)}: up to ${length(most)} behind the widest part. The heels tear at them or stay as they are.`,
+      action: 'Nail ahead of the widest part only.',
+    },
+  ]
+}
+
+/** A set that opens by more than this is more than one set is made for, and than any, mm (1/2 in and a little; 1 in). */
+const OPENS_FAR = 16
+const OPENS_TOO_FAR = inches(1)
+
+/** How far a set of bars opens the heels. */
+function openedFar({ bars, step }: Pick<Figures, 'bars' | 'step'>): Caution[] {
+  const by = bars * step
+  if (by <= OPENS_FAR) return []
+  return [
+    {
+      code: 'expander-far',
+      severity: by > OPENS_TOO_FAR ? 'stop' : 'caution',
+      title: told`Opens the heels by ${length(by)}`,
+      text: told`Four bars of ${length(inches(1 / 8), 'fine')} are a set, ${length(inches(1 / 2))} in all. More at a time tears and lames.`,
+      action: 'Fewer bars, or shorter steps; begin the next set from a new resting measure at the reset.',
+    },
+  ]
+}
+
 /** A shoe in two halves that opens the heels bar by bar. */
 export const hingedExpander = modificationOf({
   kind: 'hinged-expander',
@@ -256,7 +305,20 @@ export const hingedExpander = modificationOf({
     )}; add the horse’s letter.`,
     told`At the reset the shoe goes ${length(inches(1 / 4))} to ${length(inches(1 / 2))} further back.`,
   ],
-  cautions: ({ section, assumed, foot }, values) => [
+  cautions: ({ section, assumed, foot, outline }, values, { nails }) => [
+    ...heelNails(outline, nails),
+    ...openedFar(values),
+    ...(foot.heelWidth > foot.width * CONTRACTED
+      ? [
+          {
+            code: 'expander-not-contracted',
+            severity: 'caution' as const,
+            title: 'These heels are not contracted',
+            text: told`Across them are ${length(foot.heelWidth)} of a foot ${length(foot.width)} wide: about what is usual.`,
+            action: 'An expander is for heels drawn together. Ask the vet what it is to bring.',
+          },
+        ]
+      : []),
     {
       code: 'expander-pain',
       severity: 'caution',

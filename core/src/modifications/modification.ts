@@ -6,6 +6,7 @@ import type { FootOutline } from '../foot/outline'
 import type { Vec } from '../geometry/vector'
 import type { NailHole } from '../nails/holes'
 import type { NailPlan } from '../nails/nail-plan'
+import type { Nail } from '../nails/nails'
 import type { Section } from '../records/shoe'
 import type { FigureKind } from '../units/figure'
 import type { Fit } from '../shoe/fit'
@@ -174,6 +175,7 @@ export type ModificationGroup = (typeof MODIFICATION_GROUPS)[number]['key']
 export interface MadeShoe {
   /** Degrees by which it raises the heels on a hard floor. */
   raised: number
+  nails: readonly Nail[]
 }
 
 /** One modification: what it is for, its figures, and what it does to outline, bar, breakover, nails and cautions. */
@@ -228,7 +230,7 @@ export interface ModificationWith<V> {
   drilled?: (context: ShoeContext, values: V) => DrilledHoles[]
   /** What it comes to, in words, for the slip. */
   tell?: (context: ShoeContext, values: V, made: MadeShoe) => Told[]
-  cautions?: (context: ShoeContext, values: V) => Caution[]
+  cautions?: (context: ShoeContext, values: V, made: MadeShoe) => Caution[]
 }
 
 /** One of all modifications: nobody who goes through the list knows its figures by name. */

@@ -1,4 +1,4 @@
-import { barBetweenHeels, barHandles, BAR_FIELDS } from './heel-bar'
+import { barBetweenHeels, barHandles, BAR_FIELDS, proudCautions } from './heel-bar'
 import { modificationOf } from './modification'
 
 /** A bar welded between the heels. */
@@ -24,7 +24,8 @@ export const straightBar = modificationOf({
     { stage: 'weld', text: 'Bevel bar and heels, lay the bar between them and weld; level again.' },
   ],
   tell: () => ['Bevel both ends of the bar and the heels for the weld.'],
-  cautions: () => [
+  cautions: (context, values) => [
+    ...proudCautions(context, values.thickness),
     {
       code: 'bar-shoe',
       severity: 'note',

@@ -59,6 +59,10 @@ const AT_WIDEST = 1
 export const aheadOfWidest = (outline: FootOutline, footStation: number): boolean =>
   footStation > outline.lateralWidest + AT_WIDEST && footStation < outline.medialWidest - AT_WIDEST
 
+/** How far along the wall a place lies behind the widest part, mm; minus ahead of it. @param footStation of the outline */
+export const behindWidest = (outline: FootOutline, footStation: number): number =>
+  footStation < outline.toe ? outline.lateralWidest - footStation : footStation - outline.medialWidest
+
 /** The limit that rules out a hole beside a station of the outline, mm; nothing where none does. */
 export const ruledOutBy = (
   limits: readonly StandingLimit[],

@@ -131,7 +131,7 @@ export function answer(cut: Cut): Plan {
     ...(moulded && { moulded }),
   }
   return addWhenAsked(settled, {
-    modifications: () => chosen.map((one) => planned(one, context, plainContext, balance)),
+    modifications: () => chosen.map((one) => planned(one, context, plainContext, madeOf(cut))),
     forging,
   })
 }
@@ -160,6 +160,9 @@ const planned = (
     },
   )
 
+/** What modifications are told of the made shoe. */
+const madeOf = ({ balance, nails }: Cut): MadeShoe => ({ raised: balance.raised, nails })
+
 function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | undefined): Caution[] {
   const { chosen, own, context, outline, rims, plain } = cut
   return collectCautions({
@@ -167,7 +170,9 @@ function cautionsOf(cut: Cut, suggestion: SuggestedSection, laid: MouldedPlan | 
     moulded: laid,
     suggestion,
     cover: rims === plain ? [] : coverOf(outline, rims.outer),
-    chosen: chosen.flatMap(({ modification, values }) => modification.cautions?.(context, values) ?? []),
+    chosen: chosen.flatMap(
+      ({ modification, values }) => modification.cautions?.(context, values, madeOf(cut)) ?? [],
+    ),
     together: warningsOf(chosen),
     heldByClips: [...own, ...chosen].reduce(
       (sum, { modification }) => sum + (modification.holdsLike ?? 0),

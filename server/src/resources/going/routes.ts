@@ -81,6 +81,7 @@ export const goingRoutes: Route[] = [
     run: ({ body: { foot, shoe, workshop, ground, load, packing } }) => {
       const {
         plane: _plane,
+        inGround: _inGround,
         bed: _bed,
         ...going
       } = goingOf(planShoe(foot, shoe, workshop), {

@@ -36,6 +36,9 @@ import { Forging } from './forging'
           <li>
             {{ one.horse }} {{ one.side }}, {{ day(one.date) }}: cut {{ text.length(one.used) }},
             {{ text.length(one.left) }} left over
+            <button type="button" class="link" [disabled]="saving()" (click)="strike(one)">
+              Strike it out
+            </button>
           </li>
         }
       </ul>
@@ -72,7 +75,14 @@ import { Forging } from './forging'
     }
     <button type="button" class="tap" [disabled]="saving()" (click)="log()">Log it</button>
     @if (logged(); as one) {
-      <p role="status">{{ one }}</p>
+      <p role="status">
+        {{ one }}
+        @if (last(); as job) {
+          <button type="button" class="link" [disabled]="saving()" (click)="strike(job)">
+            Strike it out again
+          </button>
+        }
+      </p>
     }
   `,
   styles: `
@@ -107,6 +117,8 @@ export class LogCut {
   protected readonly saving = signal(false)
   protected readonly failure = signal('')
   protected readonly logged = signal('')
+  /** The job that was logged last, as it is stored. */
+  protected readonly last = signal<Job | undefined>(undefined)
 
   /** Another foot, another bar: what was typed for it. */
   private readonly whose = computed(() => `${this.desk.page()?.visit.id} ${this.desk.side()}`)
@@ -149,6 +161,7 @@ export class LogCut {
   protected readonly told = computed(() => {
     const [known, plan] = [this.known(), this.forging.plan()]
     if (!known || !plan) return 'No job of this bar and style is logged yet: the cut is geometry alone.'
+    if (known.jobs === 0) return 'Nothing is learned yet: what is logged lies too far off.'
     const jobs = known.jobs === 1 ? 'one job' : `${known.jobs} jobs`
     const within = jobWithin(known)
     const scatter =
@@ -199,13 +212,43 @@ export class LogCut {
     this.saving.set(true)
     this.failure.set('')
     try {
-      await firstValueFrom(this.api.putJob(job))
+      this.last.set(await firstValueFrom(this.api.putJob(job)))
       const learnedNow = await firstValueFrom(this.api.learned())
       this.id = crypto.randomUUID()
       this.used.set({})
       this.left.set({})
       this.logged.set(`Logged: cut ${this.text.length(job.used)}, ${this.text.length(job.left)} left over.`)
       this.store.dispatch(benchActions.cutsLearned({ learned: learnedNow }))
+    } catch (error) {
+      this.failure.set(failureText(error))
+    } finally {
+      this.saving.set(false)
+    }
+  }
+
+  /** A job is not counted any more: a figure was mistyped, or the shoe was of its own kind. It stays on record. */
+  protected async strike({
+    id,
+    version,
+    visitId,
+    side,
+    section,
+    style,
+    predicted,
+    used,
+    left,
+    heats,
+  }: Job): Promise<void> {
+    if (this.saving()) return
+    this.saving.set(true)
+    this.failure.set('')
+    try {
+      const figures = { section, style, predicted, used, left, heats }
+      await firstValueFrom(this.api.putJob({ id, version, visitId, side, ...figures, counted: false }))
+      const learned = await firstValueFrom(this.api.learned())
+      this.store.dispatch(benchActions.cutsLearned({ learned }))
+      this.last.set(undefined)
+      this.logged.set('Struck out: it is not learned from.')
     } catch (error) {
       this.failure.set(failureText(error))
     } finally {

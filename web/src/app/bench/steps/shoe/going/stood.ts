@@ -70,7 +70,7 @@ export function standingOf(asked: AskedStanding): Standing {
         words: goingWords(going),
         stride,
         fetlock: fetlockChange(plan, going, pastern),
-        slip: slipOf(plan, going.plane, -toeOut),
+        slip: slipOf(plan, going.inGround, -toeOut),
       },
     }
   } catch (error) {

@@ -1,4 +1,4 @@
-import type { Nail } from '../nails/nails'
+import type { Nail } from './nails'
 
 /** Nails as they are counted from the toe: `outer 2, inner 3`. */
 export const namedNails = (nails: readonly Pick<Nail, 'branch' | 'number'>[]): string =>
