@@ -22,13 +22,20 @@ const LARGE = 2_800
 const PROFILES = 40
 const REACH = 0.06
 
+/** The marks of a card in a picture, and the numbers of those that lie in it more than once: there is a second card. */
+export interface FoundMarks {
+  marks: FoundMark[]
+  twice: number[]
+}
+
 /**
  * Looks for the four marks of a card.
  *
  * @returns those that were found, by their number; corners to about a tenth of a pixel
  */
-export function findMarks(picture: Picture): FoundMark[] {
+export function findMarks(picture: Picture): FoundMarks {
   const found = new Map<number, Vec[]>()
+  const twice = new Set<number>()
   const detector = new aruco.AR.Detector({ dictionaryName: DICTIONARY, maxHammingDistance: WRONG })
   const large = Math.min(picture.width, picture.height) >= LARGE
   for (const by of new Set([...(large ? [4] : []), ...SMALLER])) {
@@ -36,17 +43,19 @@ export function findMarks(picture: Picture): FoundMark[] {
     // A picture of a small camera is looked at as it is; a large one at full size would take seconds and find no more.
     if (by === 1 && picture.width * picture.height > 3_000_000) continue
     const { width, height, data } = by === 1 ? picture : smaller(picture, by)
-    for (const { id, corners } of detector.detectImage(width, height, data))
-      if (id < 4 && !found.has(id))
-        found.set(
-          id,
-          corners.map(({ x, y }) => inFull([x, y], by)),
-        )
+    for (const { id, corners } of detector.detectImage(width, height, data)) {
+      if (id >= 4) continue
+      const full = corners.map(({ x, y }) => inFull([x, y], by))
+      const known = found.get(id)
+      if (!known) found.set(id, full)
+      else if (distance(known[0]!, full[0]!) > distance(known[0]!, known[2]!)) twice.add(id)
+    }
     if (found.size === 4) break
   }
-  return [...found]
+  const marks = [...found]
     .sort(([a], [b]) => a - b)
     .map(([id, corners]) => ({ id, corners: sharpened(picture, corners) }))
+  return { marks, twice: [...twice].sort() }
 }
 
 /** Corners where the lines along the sides meet: each line lies where the picture turns from white to black. */

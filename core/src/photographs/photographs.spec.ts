@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { cameraAt } from '../made-up/camera'
 import { madeUpPhotograph, type PhotoTruth } from '../made-up/photograph'
 import type { Vec } from '../geometry/vector'
-import { lengthAlong, nearestAlong } from '../geometry/walked'
+import { lengthAlong, nearestAlong, stationsAlong } from '../geometry/walked'
 import { bestPath } from './best-path'
 import { planeByLength } from './by-length'
 import { CARDS, cornersOf } from './card'
@@ -227,6 +227,70 @@ describe('a photograph', () => {
     const long = lengthAlong(round(traced.outline))
     expect(against(traced.outline, round(truth.outline)).mean).toBeGreaterThan(3)
     expect(traced.doubtful.reduce((sum, [from, to]) => sum + to - from, 0)).toBeGreaterThan(long * 0.9)
+  })
+
+  it('with marks of two cards, or of another one than was said, is refused with the reason', () => {
+    const { picture, truth } = made({ seed: 4, tilt: 10 })
+    const refused = (seen: Picture, card = truth.card) => {
+      const found = cardSeen(seen, card)
+      return found.ok ? '' : found.problem
+    }
+    expect(refused(picture)).toBe('')
+    expect(refused(picture, 'frame')).toContain('the marks of the other card')
+    /** A mark with its white rim copied to another place, or moved there. */
+    const put = (id: number, to: Vec, move: boolean): Picture => {
+      const [us, vs] = [0, 1].map((axis) => truth.marks[id]!.map((at) => at[axis as 0 | 1]))
+      const rim = 14
+      const from = [Math.floor(Math.min(...us!) - rim), Math.floor(Math.min(...vs!) - rim)] as const
+      const size = [
+        Math.ceil(Math.max(...us!) + rim) - from[0],
+        Math.ceil(Math.max(...vs!) + rim) - from[1],
+      ] as const
+      const data = picture.data.slice()
+      for (let y = 0; y < size[1]; y++)
+        for (let x = 0; x < size[0]; x++) {
+          const at = ((from[1] + y) * picture.width + from[0] + x) * 4
+          const there = ((Math.round(to[1]) + y) * picture.width + Math.round(to[0]) + x) * 4
+          for (let c = 0; c < 4; c++) data[there + c] = picture.data[at + c]!
+          if (move) for (let c = 0; c < 3; c++) data[at + c] = 235
+        }
+      return { ...picture, data }
+    }
+    expect(refused(put(0, [600, 20], false))).toContain('mark 1 is seen more than once')
+    // One of another card, the card's own covered: found as four marks, 130.9 mm off, and taken.
+    expect(refused(put(0, [600, 20], true))).toMatch(/mm off\): mark 1 does not belong/)
+  })
+
+  it('any four marks are taken only where one plane explains them to 0.3 mm', () => {
+    fc.assert(
+      fc.property(
+        anyStand,
+        fc.integer({ min: 0, max: 3 }),
+        fc.double({ min: 3, max: 80, noNaN: true }),
+        (stand, id, by) => {
+          const corners = cornersOf(SQUARE)
+          const pixels = corners.flatMap((mark, i) =>
+            mark.map(([x, y]) => camera(stand).pixelOf([i === id ? x + by : x, y], 0)),
+          )
+          const { residual } = planeSeen(corners.flat(), pixels, { width: 4000, height: 3000 })
+          expect(residual).toBeGreaterThan(0.3)
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+
+  it('of a shoe asks for a look at its heel ends, whose corners come out rounded', () => {
+    const { picture, truth } = made({ seed: 2, object: 'shoe', tilt: 8 })
+    const traced = tracePhoto(picture, asked(truth))
+    if (!traced.ok) throw new Error(traced.problem)
+    const stations = stationsAlong(traced.outline)
+    traced.outline.forEach((point, i) => {
+      const doubtful = traced.doubtful.some(([from, to]) => stations[i]! >= from && stations[i]! <= to + 0.01)
+      if (!doubtful) expect(nearestAlong(truth.outline, point).off).toBeLessThan(2)
+    })
+    expect(traced.doubtful[0]![0]).toBe(0)
+    expect(traced.doubtful.at(-1)![1]).toBeCloseTo(stations.at(-1)!, 2)
   })
 
   it('is refused in words: no mark, half a card, taps outside, taps crosswise, taps in one place', () => {

@@ -62,8 +62,13 @@ export function cardSeen(
   key: Card['key'] = 'square',
   centreDistance?: number,
 ): Traced<CardSeen> {
-  const marks = findMarks(picture)
+  const { marks, twice } = findMarks(picture)
   const card = CARDS.find((each) => each.key === key)!
+  if (twice.length > 0)
+    return {
+      ok: false,
+      problem: `Two cards lie in the picture: mark ${twice[0]! + 1} is seen more than once. Take away or cover one of them.`,
+    }
   if (marks.length === 0)
     return {
       ok: false,
@@ -74,13 +79,43 @@ export function cardSeen(
       ok: false,
       problem: `Only ${marks.length === 1 ? 'one mark' : 'two marks'} of the scale card ${marks.length === 1 ? 'was' : 'were'} found: at least three of four must be seen whole.`,
     }
-  const corners = cornersOf(card, (centreDistance ?? card.across) / card.across)
-  const seen = planeSeen(
-    marks.flatMap(({ id }) => corners[id]!),
-    marks.flatMap((mark) => mark.corners),
-    picture,
-  )
-  return { ok: true, ...seen, marks }
+  const by = (of: Card, some: readonly FoundMark[]): SeenPlane => {
+    const corners = cornersOf(of, of === card && centreDistance ? centreDistance / card.across : 1)
+    return planeSeen(
+      some.flatMap(({ id }) => corners[id]!),
+      some.flatMap((mark) => mark.corners),
+      picture,
+    )
+  }
+  const seen = by(card, marks)
+  if (seen.residual <= MOST_RESIDUAL) return { ok: true, ...seen, marks }
+  return { ok: false, problem: whyNoPlane(marks, card, by, seen.residual) }
+}
+
+/** Marks that lie further from where they should, root mean square in mm, are explained by no one plane. */
+const MOST_RESIDUAL = 0.3
+
+/** Why marks that were found make no plane: those of another card, one that belongs to a second card, a card that is bent. */
+function whyNoPlane(
+  marks: readonly FoundMark[],
+  card: Card,
+  by: (card: Card, marks: readonly FoundMark[]) => SeenPlane,
+  residual: number,
+): string {
+  const other = CARDS.find((one) => one !== card && by(one, marks).residual <= MOST_RESIDUAL)
+  if (other)
+    return `These are the marks of the other card (“${other.label}”), not of “${card.label}”: choose that one.`
+  const odd =
+    marks.length === 4
+      ? marks.find((mark) => {
+          const others = marks.filter((one) => one !== mark)
+          return by(card, others).residual <= MOST_RESIDUAL
+        })
+      : undefined
+  const so = `The marks do not lie in one plane as those of one card do (${residual.toFixed(1)} mm off)`
+  return odd
+    ? `${so}: mark ${odd.id + 1} does not belong to the other three. Is there a second card, or is a corner bent up?`
+    : `${so}: marks of two cards, a bent card, or one that is printed at another shape. Lay one card flat beside the foot.`
 }
 
 /** Follows the edge of a foot or a shoe in a photograph with a scale card. */
@@ -133,7 +168,12 @@ export function traceIn(
   }
   if (object === 'foot') {
     const edge = fromHeel(footEdge(looks, places, progress), places)
-    return { ok: true, outline: rounded(edge.line), doubtful: doubtfulOf(beside(edge, places)), view }
+    return {
+      ok: true,
+      outline: rounded(edge.line),
+      doubtful: orAllOf(edge, doubtfulOf(beside(edge, places))),
+      view,
+    }
   }
   const { outer, inner, holes } = shoeEdge(looks, places, progress)
   const [rim, within] = [fromHeel(outer, places), fromHeel(inner, places)]
@@ -142,7 +182,7 @@ export function traceIn(
     outline: rounded(rim.line),
     inner: rounded(within.line),
     holes: rounded(holes),
-    doubtful: doubtfulOf(rim),
+    doubtful: withEnds(rim, orAllOf(rim, doubtfulOf(rim))),
     view,
   }
 }
@@ -223,6 +263,27 @@ function doubtfulOf({ line, clear }: FollowedEdge): [number, number][] {
     else found.push([stations[i]!, stations[i]!])
   })
   return found.filter(([from, to]) => to - from >= SHORTEST).map(([from, to]) => [round(from), round(to)])
+}
+
+/** Where more of an edge than this is doubtful nobody is sure of the rest either: ground and wall look alike. */
+const SURE_OF_NONE = 0.1
+
+/** Doubtful stretches; all of the line where there are so many that none of it is sure. */
+function orAllOf({ line }: FollowedEdge, stretches: [number, number][]): [number, number][] {
+  const whole = stationsAlong(line).at(-1)!
+  const doubtful = stretches.reduce((sum, [from, to]) => sum + to - from, 0)
+  return doubtful > whole * SURE_OF_NONE ? [[0, round(whole)]] : stretches
+}
+
+/** Corners of a branch's end come out rounded, over so many mm. */
+const ROUNDED_END = 9
+
+/** The two ends of a rim are always to be looked at: its corners are rounded. They are no sign that the rest is not sure. */
+function withEnds({ line }: FollowedEdge, stretches: [number, number][]): [number, number][] {
+  const whole = round(stationsAlong(line).at(-1)!)
+  if (stretches.some(([from, to]) => from === 0 && to === whole)) return stretches
+  const between = stretches.filter(([from, to]) => to > ROUNDED_END && from < whole - ROUNDED_END)
+  return [[0, ROUNDED_END], ...between, [whole - ROUNDED_END, whole]]
 }
 
 const round = (mm: number): number => Math.round(mm * 1000) / 1000

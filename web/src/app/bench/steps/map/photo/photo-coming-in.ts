@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, type OnDestroy, signal } from '@angular/core'
 import type { TracedFoot, Vec } from '@crescent/core'
 import {
+  lengthAlong,
   aboveOf,
   asOnFoot,
   CARDS,
@@ -94,6 +95,11 @@ export class PhotoComingIn implements OnDestroy {
   readonly view = computed(() => this.traced()?.view)
   readonly curve = computed(() => (this.knots().length > 0 ? lineThrough(this.knots()) : []))
   readonly doubtful = computed(() => this.traced()?.doubtful ?? [])
+  /** All of the line is doubtful. */
+  readonly sureOfNone = computed(() => {
+    const [first] = this.doubtful()
+    return this.doubtful().length === 1 && first![0] === 0 && first![1] >= lengthAlong(this.outline()) - 1
+  })
   readonly outline = computed(() => this.traced()?.outline ?? [])
   /** The inner rim of a shoe. */
   readonly inner = computed(() => this.traced()?.inner ?? [])
