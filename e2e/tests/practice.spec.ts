@@ -118,7 +118,7 @@ test('all feet are printed in one go, each with its widths', async ({ page }) =>
     window.print = () => undefined
   })
   await page.getByRole('button', { name: 'More for this foot' }).click()
-  await page.getByRole('menuitem', { name: 'Print all feet' }).click()
+  await page.getByRole('menuitem', { name: 'Print all feet, not to scale' }).click()
   await page.emulateMedia({ media: 'print' })
   const sheets = page.locator('cr-print-sheet')
   await expect(sheets).toHaveCount(2)

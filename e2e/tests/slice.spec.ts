@@ -93,7 +93,7 @@ test.describe('the slice, end to end', () => {
     await expect(page.getByRole('tab', { name: 'Look', selected: true })).toBeVisible()
     await page.keyboard.press('m')
     await expect(page.getByText('Type the five measurements')).toBeVisible()
-    await page.keyboard.press('2')
+    await page.keyboard.press('g')
     await expect(page).toHaveURL(/\/RF$/)
     for (let i = 0; i < 30; i++) {
       if (await page.evaluate(() => document.activeElement?.getAttribute('data-field') === 'width')) break

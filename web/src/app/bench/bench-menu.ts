@@ -27,10 +27,15 @@ import { Printing } from './print/printing'
       <mat-icon svgIcon="more" />
     </button>
     <mat-menu #more="matMenu">
-      <button mat-menu-item [disabled]="!desk.plan() || desk.stale()" (click)="printing.print(false)">
+      <button mat-menu-item [disabled]="!desk.plan() || desk.stale()" (click)="printing.trueSize()">
         <mat-icon svgIcon="print" />Print at true size
       </button>
-      <button mat-menu-item (click)="printing.print(true)"><mat-icon svgIcon="print" />Print all feet</button>
+      <button mat-menu-item [disabled]="!desk.plan() || desk.stale()" (click)="printing.print(false)">
+        <mat-icon svgIcon="print" />Print this foot, not to scale
+      </button>
+      <button mat-menu-item (click)="printing.print(true)">
+        <mat-icon svgIcon="print" />Print all feet, not to scale
+      </button>
       @for (sheet of sheets(); track sheet.label) {
         <a mat-menu-item [href]="sheet.url" download><mat-icon svgIcon="download" />{{ sheet.label }}</a>
       }

@@ -166,6 +166,12 @@ export class BenchPage {
     void this.router.navigate(['/bench', this.visitId(), side], { replaceUrl: true })
   }
 
+  /** The next foot, or the one before. */
+  private besideSide(by: 1 | -1): Side {
+    const at = SIDES.indexOf(this.desk.side())
+    return SIDES[(at + by + SIDES.length) % SIDES.length]!
+  }
+
   /** Keys of the whole Bench. Single letters only where nothing is being typed. */
   protected shortcut(event: KeyboardEvent): void {
     if (this.dialogs.open || !this.desk.page()) return
@@ -179,8 +185,8 @@ export class BenchPage {
       'input, textarea, select, [role=combobox], [role=listbox]',
     )
     if (command || event.altKey || typing) return
-    const side = SIDES[Number(key) - 1]
-    if (side) return take(event, () => this.go(side))
+    // A letter of its own: a digit that was meant for a figure must not lead to another foot.
+    if (key === 'g') return take(event, () => this.go(this.besideSide(event.shiftKey ? -1 : 1)))
     const step = STEPS.find(({ letter }) => letter === key)
     if (step) return take(event, () => this.choose(step))
   }

@@ -66,8 +66,10 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
         (keydown)="key($event)"
       />
       @if (value() !== undefined && assumed() !== undefined) {
+        <!-- No stop of Tab: an emptied field goes back to its default too, and who types goes from figure to figure. -->
         <button
           type="button"
+          tabindex="-1"
           [attr.aria-label]="'Back to the default of ' + label()"
           (click)="figure.emit(undefined)"
         >

@@ -1,6 +1,8 @@
 import { EnvironmentInjector, inject, Injectable, type Type } from '@angular/core'
 import type { MatDialog, MatDialogConfig, MatDialogRef } from '@angular/material/dialog'
 import { firstValueFrom } from 'rxjs'
+import type { Question } from './ask-dialog'
+import { keptFromClosing } from './kept-from-closing'
 import { Tells } from './tells'
 
 /** Opens dialogs. What they are made of is fetched when the first one is wanted, not with the page. */
@@ -52,7 +54,28 @@ export class Dialogs {
     config: MatDialogConfig<Data>,
   ): Promise<MatDialogRef<unknown, Answer>> {
     const [{ MatDialog }, dialog] = await Promise.all([import('@angular/material/dialog'), bring()])
-    this.material = this.injector.get(MatDialog)
-    return this.material.open<unknown, Data, Answer>(dialog, config)
+    const material = this.injector.get(MatDialog)
+    this.material = material
+    const guard = keptFromClosing(() => this.throwAway(material))
+    return guard.over(
+      material.open<unknown, Data, Answer>(dialog, { closePredicate: guard.mayClose, ...config }),
+    )
+  }
+
+  /** What was typed is thrown away only where somebody says so. */
+  private async throwAway(material: MatDialog): Promise<boolean> {
+    const { AskDialog } = await import('./ask-dialog')
+    const data: Question = {
+      title: 'Throw away what you typed?',
+      question: 'It is not kept anywhere yet.',
+      yes: 'Go on with it',
+      no: 'Throw it away',
+    }
+    const asked = material.open<unknown, Question, boolean>(AskDialog, {
+      data,
+      width: '400px',
+      disableClose: true,
+    })
+    return (await firstValueFrom(asked.afterClosed())) === false
   }
 }

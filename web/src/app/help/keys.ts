@@ -2,8 +2,8 @@
 export const KEYS: readonly (readonly [keys: string, does: string])[] = [
   ['Enter', 'next figure, in the order of the work'],
   ['Up, Down', 'a division of the rule (or half a millimetre) more or less, in a field or on a handle'],
-  ['1 2 3 4', 'LF, RF, LH, RH'],
-  ['L, M, Z, S, Y, N', 'Look, Map, Size, Shoe, Try, Nail'],
+  ['G, Shift G', 'the next foot, the one before: LF, RF, LH, RH'],
+  ['L, M, Z, S, I, Y, N', 'Look, Map, Size, Shoe, Iron, Try, Nail'],
   ['F, T', 'fit the drawing, true size'],
   ['H', 'handles of frog, bars, wall and bone while mapping'],
   ['Ctrl S', 'save the pattern'],

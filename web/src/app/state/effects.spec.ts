@@ -145,6 +145,63 @@ describe('saving from the Bench', () => {
     expect(store().selectSignal(benchFeature.selectWork)()).toEqual({ LH: 'bare' })
   })
 
+  it('puts the notes of two who finish one visit together, and sends them once more', () => {
+    const theirs = { ...PAGE.visit, version: 6, state: 'done' as const, notes: 'theirs' }
+    const good = api.putVisit
+    const put: Visit[] = []
+    api.putVisit = (visit) => {
+      put.push(visit)
+      return visit.version === 6
+        ? good(visit)
+        : throwError(() => refusal(409, { errors: [], current: theirs }))
+    }
+    store().dispatch(benchActions.changeVisit({ changes: { state: 'done', notes: 'mine' } }))
+    expect(put.map(({ version, notes }) => [version, notes])).toEqual([
+      [PAGE.visit.version, 'mine'],
+      [6, 'theirs\nmine'],
+    ])
+    expect(state().page!.visit.notes).toBe('theirs\nmine')
+  })
+
+  it('while the server is away what is done stands, is sent again by itself, and outlives a reload', () => {
+    vi.useFakeTimers()
+    try {
+      const good = api.putVisit
+      let away = true
+      api.putVisit = (visit) => (away ? throwError(() => refusal(0, null)) : good(visit))
+      store().dispatch(benchActions.changeVisit({ changes: { feet: { LF: { work: 'shod' } } } }))
+      vi.advanceTimersByTime(5_000)
+      expect(store().selectSignal(benchFeature.selectWork)().LF).toBe('shod')
+      expect(done.filter(({ type }) => type === benchActions.visitWaits.type)).toHaveLength(1)
+      const kept = JSON.parse(localStorage.getItem(`crescent.visit.${PAGE.visit.id}`)!) as unknown
+      expect(kept).toEqual([{ feet: { LF: { work: 'shod' } } }])
+      away = false
+      vi.advanceTimersByTime(60_000)
+      expect(state().page!.visit.feet.LF).toEqual({ work: 'shod' })
+      expect(state().pending).toEqual([])
+      expect(localStorage.getItem(`crescent.visit.${PAGE.visit.id}`)).toBeNull()
+      // Left with something waiting, and come back.
+      localStorage.setItem(
+        `crescent.visit.${PAGE.visit.id}`,
+        JSON.stringify([{ feet: { RF: { work: 'bare' } } }]),
+      )
+      store().dispatch(benchActions.opened({ page: PAGE, kept: {} }))
+      expect(state().page!.visit.feet.RF).toEqual({ work: 'bare' })
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
+  it('what is refused is said, and does not stand', () => {
+    api.putVisit = () =>
+      throwError(() => refusal(400, { errors: [{ path: 'state', message: 'LF: abscess.' }] }))
+    store().dispatch(benchActions.changeVisit({ changes: { state: 'done' } }))
+    expect(done.find(({ type }) => type === benchActions.visitRefused.type)).toMatchObject({
+      failure: 'LF: abscess.',
+    })
+    expect(state().pending).toEqual([])
+  })
+
   it('has a horse read again whose page was opened before its visit was stored, and no other', () => {
     const url = vi.spyOn(TestBed.inject(Router), 'url', 'get')
     const read = () => done.filter((action) => action.type === recordsActions.openHorse.type)

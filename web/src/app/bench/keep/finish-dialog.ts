@@ -44,6 +44,8 @@ export interface FinishDialogData {
   /** As it was set by hand, and as the cycle says. */
   nextDue: string | null
   byCycle: string
+  /** What was answered and could not be kept. */
+  before?: FinishAnswer
 }
 
 /** What the visit ends with. */
@@ -195,13 +197,13 @@ export class FinishDialog {
   protected readonly text = inject(FigureText)
   protected readonly data = inject<FinishDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<FinishDialog, FinishAnswer>>(MatDialogRef)
-  protected readonly notes = signal(this.data.notes)
-  protected readonly nextDue = signal(this.data.nextDue)
+  protected readonly notes = signal(this.data.before?.notes ?? this.data.notes)
+  protected readonly nextDue = signal(this.data.before ? this.data.before.nextDue : this.data.nextDue)
   protected readonly faulty = signal(false)
   protected readonly steps = CLOSE_LIST
-  protected readonly closeList = signal<CloseList>(this.data.closeList ?? {})
+  protected readonly closeList = signal<CloseList>(this.data.before?.closeList ?? this.data.closeList ?? {})
 
-  private readonly materials = signal(this.data.put)
+  private readonly materials = signal(putOf(this.data))
   protected readonly putCount = computed(() =>
     Object.values(this.materials()).reduce((sum, put) => sum + put.length, 0),
   )
@@ -231,3 +233,11 @@ export class FinishDialog {
     })
   }
 }
+
+/** What was put in or on the feet, as it was answered last. */
+const putOf = ({ before, put }: FinishDialogData): FinishDialogData['put'] =>
+  before
+    ? (Object.fromEntries(
+        Object.entries(before.feet).map(([side, foot]) => [side, foot.put]),
+      ) as FinishDialogData['put'])
+    : put

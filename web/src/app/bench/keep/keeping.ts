@@ -14,12 +14,16 @@ import {
   type VisitFeet,
 } from '@crescent/core'
 import { Router } from '@angular/router'
+import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
+import { firstValueFrom, map } from 'rxjs'
 import { Dialogs } from '../../common/dialogs'
+import { untilKept } from '../../common/until-kept'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
 import { benchActions, benchFeature, selectSeen } from '../../state/bench/bench.feature'
+import type { SaveRequest, VisitChanges } from '../../state/bench/bench.state'
 import { footInput } from '../../state/bench/draft'
 import { settingsActions } from '../../state/settings/settings.feature'
 import type { EraseDialogData } from '../../erasing/erase-dialog'
@@ -60,6 +64,7 @@ function somethingSeen(look: Look | null): boolean {
 @Injectable()
 export class Keeping {
   private readonly store = inject(Store)
+  private readonly actions = inject(Actions)
   private readonly dialogs = inject(Dialogs)
   private readonly router = inject(Router)
   private readonly text = inject(FigureText)
@@ -106,16 +111,29 @@ export class Keeping {
         .filter(({ severity }) => severity === 'stop')
         .map(({ title }) => this.text.told(title)),
     }
-    void this.dialogs
-      .ask<SaveDialogAnswer, SaveDialogData>(() => import('./save-dialog').then((m) => m.SaveDialog), {
-        data,
-        width: '420px',
-      })
-      .then((answer) => {
-        if (!answer) return
-        const ids = { newPatternId: crypto.randomUUID(), newRecordId: crypto.randomUUID() }
-        this.store.dispatch(benchActions.save({ request: { side: this.side(), ...answer, ...ids } }))
-      })
+    const ids = { newPatternId: crypto.randomUUID(), newRecordId: crypto.randomUUID() }
+    const side = this.side()
+    void untilKept<SaveDialogAnswer>(
+      (before) =>
+        this.dialogs.ask<SaveDialogAnswer, SaveDialogData>(
+          () => import('./save-dialog').then((m) => m.SaveDialog),
+          { data: { ...data, ...(before && { before }) }, width: '420px' },
+        ),
+      (answer) => this.saved({ side, ...answer, ...ids }),
+    )
+  }
+
+  /** Saves a foot. @returns whether it is kept, or asked about elsewhere: where it is not, why has been said */
+  private saved(request: SaveRequest): Promise<boolean> {
+    const answered = firstValueFrom(
+      this.actions.pipe(
+        ofType(benchActions.saved, benchActions.saveFailed, benchActions.saveRefused),
+        map(({ type }) => type !== benchActions.saveFailed.type),
+      ),
+      { defaultValue: true },
+    )
+    this.store.dispatch(benchActions.save({ request }))
+    return answered
   }
 
   private suggestedName(): string {
@@ -184,16 +202,28 @@ export class Keeping {
       nextDue: visit.nextDue,
       byCycle: this.byCycle(),
     }
-    void this.dialogs
-      .ask<FinishAnswer, FinishDialogData>(() => import('./finish-dialog').then((m) => m.FinishDialog), {
-        data,
-        width: '520px',
-      })
-      .then((answer) => {
-        if (!answer) return
-        const changes = { ...answer, state: 'done' as const }
-        this.store.dispatch(benchActions.changeVisit({ changes, told: 'Visit finished' }))
-      })
+    void untilKept<FinishAnswer>(
+      (before) =>
+        this.dialogs.ask<FinishAnswer, FinishDialogData>(
+          () => import('./finish-dialog').then((m) => m.FinishDialog),
+          { data: { ...data, ...(before && { before }) }, width: '520px' },
+        ),
+      (answer) => this.changed({ ...answer, state: 'done' }, 'Visit finished'),
+    )
+  }
+
+  /** Changes the visit. @returns whether it is kept, or will be by itself: where it is refused, why has been said */
+  private changed(changes: VisitChanges, told: string): Promise<boolean> {
+    const answered = firstValueFrom(
+      this.actions.pipe(
+        ofType(benchActions.visitChanged, benchActions.visitWaits, benchActions.visitRefused),
+        map(({ type }) => type !== benchActions.visitRefused.type),
+      ),
+      // The Bench is left meanwhile: it is kept by itself.
+      { defaultValue: true },
+    )
+    this.store.dispatch(benchActions.changeVisit({ changes, told }))
+    return answered
   }
 
   /** When the cycle says the next visit is. */

@@ -23,6 +23,8 @@ export interface SaveDialogData {
   tags: readonly string[]
   /** Stops among the cautions: the farrier is told once more. */
   stops: string[]
+  /** What was answered and could not be kept. */
+  before?: SaveDialogAnswer
 }
 
 export interface SaveDialogAnswer {
@@ -144,10 +146,10 @@ function tagsIn(text: string): string[] {
 export class SaveDialog {
   protected readonly data = inject<SaveDialogData>(MAT_DIALOG_DATA)
   private readonly dialog = inject<MatDialogRef<SaveDialog, SaveDialogAnswer>>(MatDialogRef)
-  protected readonly asNew = signal(this.data.loaded === undefined)
-  protected readonly tags = signal(this.data.tags.join(', '))
-  protected readonly why = signal('')
-  protected readonly name = signal(this.data.loaded ?? this.data.suggestedName)
+  protected readonly asNew = signal(this.data.before?.asNew ?? this.data.loaded === undefined)
+  protected readonly tags = signal((this.data.before?.tags ?? this.data.tags).join(', '))
+  protected readonly why = signal(this.data.before?.why ?? '')
+  protected readonly name = signal(this.data.before?.name ?? this.data.loaded ?? this.data.suggestedName)
 
   protected choose(asNew: boolean): void {
     this.asNew.set(asNew)

@@ -13,7 +13,7 @@ export const WORK_PRINTED: Record<FootWork, string> = {
   bare: 'Trimmed and left bare: nothing is forged',
 }
 
-/** The sheet that is printed: the shoe at true size with a check line, what to cut, and every mark. */
+/** The sheet that is printed: the shoe as it looks, what to cut, and every mark. At true size it comes from the server. */
 @Component({
   selector: 'cr-print-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -35,11 +35,18 @@ export const WORK_PRINTED: Record<FootWork, string> = {
       @if (stops().length > 0) {
         <p class="stop">STOP: {{ stops().join('; ') }}.</p>
       }
-      <svg
-        [attr.width]="sheet().width + 'mm'"
-        [attr.height]="sheet().height + 'mm'"
-        [attr.viewBox]="sheet().box"
-      >
+      @if (cautions().length > 0) {
+        <ul>
+          @for (one of cautions(); track $index) {
+            <li>
+              <strong>{{ text.told(one.title) }}.</strong> {{ text.told(one.text) }}
+              {{ text.told(one.action) }}
+            </li>
+          }
+        </ul>
+      }
+      <p class="scale">Not to scale: the shoe at true size is a PDF of its own.</p>
+      <svg [attr.viewBox]="sheet().box">
         <path [attr.d]="sheet().shoe" fill="#ddd" stroke="#000" stroke-width="0.4" />
         @for (weld of sheet().welds; track $index) {
           <path [attr.d]="weld" fill="none" stroke="#000" stroke-width="0.25" />
@@ -65,10 +72,6 @@ export const WORK_PRINTED: Record<FootWork, string> = {
             stroke-width="0.3"
           />
         }
-        <path [attr.d]="sheet().rule" stroke="#000" stroke-width="0.4" fill="none" />
-        <text [attr.x]="sheet().ruleX" [attr.y]="sheet().ruleY" font-size="3.6">
-          50 mm: lay a rule on it before you trust the sheet
-        </text>
       </svg>
       @if (plan().iron.size === undefined) {
         <table>
@@ -129,8 +132,11 @@ export const WORK_PRINTED: Record<FootWork, string> = {
   `,
   styles: `
     /* Each foot on a page of its own; nothing is cut in two at a page's end. */
-    article {
-      break-after: page;
+    :host {
+      display: block;
+    }
+    :host(:not(:first-child)) article {
+      break-before: page;
     }
     svg,
     tr,
@@ -147,7 +153,11 @@ export const WORK_PRINTED: Record<FootWork, string> = {
     }
     svg {
       display: block;
+      width: 90mm;
       margin: 4mm 0;
+    }
+    .scale {
+      font-weight: 700;
     }
     table {
       border-collapse: collapse;
@@ -207,7 +217,11 @@ export class PrintSheet {
       .map((caution) => this.text.told(caution.title)),
   )
 
-  /** One unit of the picture is one millimetre of paper. */
+  /** What to think of before it is made: what protects the horse goes to the anvil with it. */
+  protected readonly cautions = computed(() =>
+    this.plan().cautions.filter(({ severity }) => severity !== 'note'),
+  )
+
   protected readonly sheet = computed(() => {
     const { foot, outline, landmarks, nails, parts } = this.plan()
     const edges = parts.flatMap(({ edge }) => edge)
@@ -219,18 +233,13 @@ export class PrintSheet {
     const bottom = Math.max(...ys, foot.length) + 3
     const width = Math.max(...xs) + 3 - left
     return {
-      width,
-      height: bottom + 10 - top,
-      box: `${left} ${top} ${width} ${bottom + 10 - top}`,
+      box: `${left} ${top} ${width} ${bottom - top}`,
       shoe: svgRings(outline.whole, view),
       parts: apartOf({ parts }).map(({ edge }) => svgPath(edge, view, true)),
       welds: weldsOf({ parts }).map(({ line }) => svgPath(line, view)),
       foot: svgPath(outline.foot, view),
       whiteLine: svgPath(landmarks.whiteLineOuter, view),
       nails: nails.map(({ x, y, driven }) => ({ x: x * view.mirror, y: foot.widestFromToe - y, driven })),
-      rule: `M${left + 2} ${bottom + 1}v4m0 -2h50m0 -2v4`,
-      ruleX: left + 2,
-      ruleY: bottom + 9,
     }
   })
 }

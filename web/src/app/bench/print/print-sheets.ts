@@ -28,6 +28,11 @@ import { Printing } from './printing'
       }
     }
   `,
+  styles: `
+    :host {
+      display: block;
+    }
+  `,
 })
 export class PrintSheets {
   protected readonly desk = inject(Desk)

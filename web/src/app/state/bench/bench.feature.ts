@@ -33,6 +33,7 @@ import type { History } from '../history'
 import { lookFeature } from '../look/look.feature'
 import { recordsActions } from '../records/records.feature'
 import {
+  asChanged,
   EMPTY,
   type BenchConflict,
   type BenchState,
@@ -102,6 +103,10 @@ export const benchActions = createActionGroup({
     /** Something of the visit itself changes: stored at once; `told` is said when it is. */
     changeVisit: props<{ changes: VisitChanges; told?: string }>(),
     visitChanged: props<{ visit: VisitPage['visit']; told: string }>(),
+    /** It could not be stored yet and is sent again by itself. */
+    visitWaits: props<{ failure: string }>(),
+    /** It cannot be stored as it is: why. */
+    visitRefused: props<{ visitId: string; failure: string }>(),
     workshopSaved: props<{ workshop: WorkshopRecord }>(),
     /** Logged jobs taught something new of the next cut. */
     cutsLearned: props<{ learned: LearnedCut[] }>(),
@@ -264,8 +269,17 @@ export const benchFeature = createFeature({
     on(benchActions.keepMine, (state): BenchState => ({ ...rebased(state), conflict: null })),
     on(benchActions.takeTheirs, takeTheirs),
     on(benchActions.closeConflict, (state): BenchState => ({ ...state, conflict: null, refused: null })),
+    on(benchActions.changeVisit, (state, { changes }): BenchState => ({
+      ...state,
+      pending: [...state.pending, changes],
+    })),
     on(benchActions.visitChanged, (state, { visit }): BenchState =>
-      state.page ? { ...state, page: { ...state.page, visit } } : state,
+      state.page?.visit.id === visit.id
+        ? { ...state, page: { ...state.page, visit }, pending: state.pending.slice(1) }
+        : state,
+    ),
+    on(benchActions.visitRefused, (state, { visitId }): BenchState =>
+      state.page?.visit.id === visitId ? { ...state, pending: state.pending.slice(1) } : state,
     ),
     on(benchActions.workshopSaved, (state, { workshop }): BenchState =>
       state.page ? { ...state, page: { ...state.page, workshop } } : state,
@@ -289,7 +303,7 @@ export const benchFeature = createFeature({
         : state,
     ),
   ),
-  extraSelectors: ({ selectPage, selectDrafts, selectSide, selectPast, selectFuture }) => {
+  extraSelectors: ({ selectPage, selectPending, selectDrafts, selectSide, selectPast, selectFuture }) => {
     const selectDraft = createSelector(selectDrafts, selectSide, (drafts, side) => drafts?.[side])
     return {
       selectDraft,
@@ -306,16 +320,17 @@ export const benchFeature = createFeature({
             : UNPLANNED,
       ),
       /** What is done to each foot at this visit, as far as it is known. */
-      selectWork: createSelector(selectPage, (page) =>
-        page ? workOf(page.visit.feet ?? {}, page.footRecords) : {},
+      selectWork: createSelector(selectPage, selectPending, (page, pending) =>
+        page ? workOf(asChanged(page.visit, pending).feet ?? {}, page.footRecords) : {},
       ),
       /** The feet on which work stopped half way, with why. */
       selectPaused: createSelector(
         selectPage,
-        (page) =>
+        selectPending,
+        (page, pending) =>
           Object.fromEntries(
             SIDES.flatMap((side) => {
-              const why = page?.visit.feet?.[side]?.paused
+              const why = page && asChanged(page.visit, pending).feet?.[side]?.paused
               return why === undefined ? [] : [[side, why]]
             }),
           ) as Partial<Record<Side, string>>,

@@ -43,8 +43,14 @@ export function changedVisit(visit: Visit, { feet = {}, ...changes }: VisitChang
   return { ...visit, ...changes, feet: { ...visit.feet, ...(Object.fromEntries(changed) as Visit['feet']) } }
 }
 
+/** A visit as it will be once what waits is stored. */
+export const asChanged = (visit: Visit, pending: readonly VisitChanges[]): Visit =>
+  pending.reduce(changedVisit, visit)
+
 export interface BenchState extends History<Step> {
   page: VisitPage | null
+  /** Changes of the visit that are not stored yet, in their order: they are sent again until they are. */
+  pending: readonly VisitChanges[]
   failure: string
   side: Side
   drafts: Drafts | null
@@ -57,6 +63,7 @@ export interface BenchState extends History<Step> {
 /** A Bench with nothing on it. */
 export const EMPTY: BenchState = {
   page: null,
+  pending: [],
   failure: '',
   side: 'LF',
   drafts: null,
