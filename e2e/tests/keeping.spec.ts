@@ -126,9 +126,15 @@ test.describe('nothing is lost', () => {
 
       // What is done now cannot be saved: it is kept, and said.
       await typeOver(field(page, 'width'), '5 1/4')
-      await savePattern(page)
-      await expect(page.getByText('The server does not answer')).toBeVisible()
-      await page.waitForTimeout(250)
+      await page.getByRole('button', { name: 'Save pattern' }).click()
+      const asked = page.getByRole('dialog', { name: 'Save pattern' })
+      await typeOver(asked.getByLabel('What changed, and why'), 'wider since')
+      await asked.getByRole('button', { name: 'Save', exact: true }).click()
+      await expect(page.getByText('The server does not answer').first()).toBeVisible()
+      // It is asked again as it was answered.
+      await expect(asked.getByLabel('What changed, and why')).toHaveValue('wider since')
+      await asked.getByRole('button', { name: 'Not now' }).click()
+      await expect(asked).toHaveCount(0)
 
       await server.run()
       const health = await (await fetch(`${server.url}/api/health`)).json()

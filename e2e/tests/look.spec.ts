@@ -190,7 +190,7 @@ test.describe('look', () => {
     server,
   }) => {
     await open('/round')
-    await openBench(page, 'Fallow', 'Look')
+    await openBench(page, 'Old Granite', 'Look')
     await find(page, 'toe-sole', 'Abscess or track', 'running')
     const gate = page.getByRole('dialog', { name: 'Stop: this calls for the vet' })
     await expect(gate).toContainText('Call the vet')

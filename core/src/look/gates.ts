@@ -97,7 +97,8 @@ export function gatesOf(look: Pick<Look, 'vet' | 'feet'>): Gate[] {
   return [...hearsay(look), ...findingGates(look)]
 }
 
-function findingGates(look: Pick<Look, 'feet'>): Gate[] {
+/** The findings of a look that call for the vet. */
+export function findingGates(look: Pick<Look, 'feet'>): Gate[] {
   return SIDES.flatMap((side) =>
     // What was found before and nobody has answered yet still stands.
     leftOpen(look.feet[side]).flatMap(({ kind, place, grade }) => {

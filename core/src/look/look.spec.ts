@@ -9,7 +9,7 @@ import type { Vec } from '../geometry/vector'
 import { lookSchema, type Finding, type Look } from '../records/look'
 import { answered, openQuestions, standing, withTap } from './carry'
 import { FINDING_KINDS, findingKind, kindsFor } from '../terms/finding-kinds'
-import { closedGates, gatesOf } from './gates'
+import { beforeShoe, closedGates, gatesOf } from './gates'
 import { newLook } from './new-look'
 import { endProportion } from './old-shoe'
 import { placeAreas } from './place-areas'
@@ -158,6 +158,30 @@ describe('gates', () => {
     const worse = withFindings([finding({ kind: 'pain', place: 'toe-sole', grade: 3 })])
     expect(closedGates({ ...worse, acknowledged })).toHaveLength(1)
     expect(gatesOf(withFindings([finding({ kind: 'pain', grade: 3, answer: 'gone' })]))).toHaveLength(0)
+  })
+
+  it('is not read out again at the next visit while the finding stands as it did; whether a shoe may go on is asked', () => {
+    const found = withFindings([finding({ kind: 'track', place: 'toe-sole', grade: 3 })])
+    const [gate] = closedGates(found)
+    const answer = {
+      gate: gate!.key,
+      title: gate!.title,
+      words: 'Surgery told',
+      at: '2026-09-01T10:00:00.000Z',
+    }
+    const before = { ...found, acknowledged: [{ ...answer, allows: 'shoe' as const }] }
+    expect(beforeShoe(before, 'LF')).toEqual([])
+    const now = newLook(ID, ID, before)
+    expect(now.acknowledged).toEqual([answer])
+    expect(closedGates(now)).toEqual([])
+    expect(beforeShoe(now, 'LF')).toEqual([
+      expect.objectContaining({ state: 'no shoe', words: 'Surgery told' }),
+    ])
+    // Nobody read it then: it is read now.
+    expect(closedGates(newLook(ID, ID, found))).toHaveLength(1)
+    // Gone, there is nothing left to read.
+    const gone = withFindings([finding({ kind: 'track', place: 'toe-sole', grade: 3, answer: 'gone' })], now)
+    expect(newLook(ID, ID, gone).acknowledged).toEqual([])
   })
 
   it('asks who made a diagnosis', () => {

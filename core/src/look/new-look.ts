@@ -1,6 +1,7 @@
 import type { Side } from '../records/foot'
 import type { FootLook, Look } from '../records/look'
 import { leftOpen } from './carry'
+import { findingGates } from './gates'
 
 const bare = (): FootLook => ({ findings: [], oldShoe: {}, untrimmed: {}, solePlane: '' })
 
@@ -11,7 +12,7 @@ const bare = (): FootLook => ({ findings: [], oldShoe: {}, untrimmed: {}, solePl
  * @param id made by the caller, so that a repeated save is harmless
  */
 export function newLook(id: string, visitId: string, before?: Look): Look {
-  return {
+  const look: Look = {
     id,
     version: 0,
     visitId,
@@ -26,6 +27,10 @@ export function newLook(id: string, visitId: string, before?: Look): Look {
     advice: [],
     acknowledged: [],
   }
+  // What was read of a finding is not asked again while it stands as it did. Whether a shoe may go on is: that was of the day.
+  const stands = new Set(findingGates(look).map(({ key }) => key))
+  const read = (before?.acknowledged ?? []).filter(({ gate }) => stands.has(gate))
+  return { ...look, acknowledged: read.map(({ allows: _ofTheDay, ...one }) => one) }
 }
 
 /**

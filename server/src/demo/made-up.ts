@@ -22,9 +22,13 @@ export function idFor(...words: string[]): string {
 
 const digest = (words: string[]): Buffer => createHash('sha256').update(words.join('\u0000')).digest()
 
-/** Noon of a day, as a record's stamps. */
+/** A try is logged so long after the visit began at most, ms. */
+const HOUR = 3_600_000
+
+/** Noon of a day, as a record's stamps; of today never a time that is still to come. */
 export function stamp(date: Date): { createdAt: string; updatedAt: string } {
   const noon = new Date(date)
   noon.setHours(12, 0, 0, 0)
-  return { createdAt: noon.toISOString(), updatedAt: noon.toISOString() }
+  const at = new Date(Math.min(noon.getTime(), Date.now() - HOUR)).toISOString()
+  return { createdAt: at, updatedAt: at }
 }

@@ -45,6 +45,12 @@ it('tells who is due when, by place, how long it takes and what it needs; the cl
   dueOn('Auk', '2026-10-25', 'Wick')
   dueOn('Gull', '2026-10-25', 'Anness')
   dueOn('Late', '2026-10-20', 'Wick')
+  // Under the hammer at this moment: late no more.
+  const begun = dueOn('Begun', '2026-10-20', 'Wick')
+  bed.practice.visits.put({
+    ...{ id: randomUUID(), version: 0, horseId: begun, date: '2026-10-24', state: 'open' },
+    ...{ notes: '', nextDue: null, feet: {}, closeList: {}, archived: false },
+  })
   const { days, overdue } = await week('2026-10-24', 14)
   expect(days.map(({ date }) => date)).toEqual(Array.from({ length: 14 }, (_, i) => addDays('2026-10-24', i)))
   expect(new Set(days.map(({ date }) => date)).size).toBe(14)

@@ -9,6 +9,7 @@ import {
   input,
   linkedSignal,
   signal,
+  untracked,
 } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
@@ -135,6 +136,14 @@ export class BenchPage {
     effect(() => {
       this.desk.step.set(this.step())
       help.here.set(this.step().key)
+    })
+    effect(() => {
+      const wanted = STEPS.find(({ key }) => key === this.desk.wanted())
+      if (!wanted) return
+      untracked(() => {
+        this.desk.wanted.set(undefined)
+        this.choose(wanted)
+      })
     })
     effect(() => {
       const step = this.step().key

@@ -36,6 +36,8 @@ export class Desk {
 
   /** The step that is open. */
   readonly step = signal<BenchStep | undefined>(undefined)
+  /** The key of the step that was asked for from inside another one. */
+  readonly wanted = signal<string | undefined>(undefined)
   /** Handles of the landmarks stand on the sole instead of those of the measures. */
   readonly landmarks = signal(false)
 

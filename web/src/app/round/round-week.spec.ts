@@ -9,7 +9,7 @@ import { Api } from '../state/api'
 import { settingsActions } from '../state/settings/settings.feature'
 import { show, STORE } from '../testing/samples'
 import { RoundWeekView } from './round-week'
-import { loadWords, mondayOf, withMoved } from './week-days'
+import { loadWords, mondayOf, overdueOn, withMoved } from './week-days'
 
 const stop = (name: string, due: string, minutes: number | null, place = 'Wick'): RoundStop =>
   ({
@@ -57,6 +57,21 @@ beforeEach(() => {
 const shown = () => show(RoundWeekView, { day: '2026-11-23', span: 'week' })
 const on = (element: HTMLElement, day: string) =>
   [...element.querySelectorAll(`section[aria-label="${day}"] cr-stop-card a`)].map((one) => one.textContent)
+
+it('calls late on a day what was due before it, whether the days shown begin there or earlier', () => {
+  const names = (stops: readonly RoundStop[]) => stops.map(({ horse }) => horse.name).sort()
+  const month = overdueOn(WEEK, '2026-11-25')
+  expect(names(month.overdue.stops)).toEqual(['Auk', 'Fig', 'Late'])
+  expect(month.days.flatMap(({ stops }) => stops)).toEqual([])
+  // The week as it is asked for from that day.
+  const late = [...WEEK.overdue, ...WEEK.days[1]!.stops]
+  const week = overdueOn(
+    { ...WEEK, from: '2026-11-25', days: WEEK.days.slice(2), overdue: late },
+    '2026-11-25',
+  )
+  expect(loadWords(week.overdue.stops)).toBe(loadWords(month.overdue.stops))
+  expect(names(overdueOn(WEEK, '2026-11-23').overdue.stops)).toEqual(['Late'])
+})
 
 describe('the week', () => {
   it('tells the load of each day and what each stop needs', async () => {

@@ -7,7 +7,7 @@ import { dueText, longDay } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { Api, conflictOf, failureText } from '../state/api'
 import { StopCard } from './stop-card'
-import { loadWords, mondayOf, withMoved } from './week-days'
+import { loadWords, mondayOf, overdueOn, withMoved } from './week-days'
 
 /** Days that are shown at once, by what is looked at. */
 const SHOWN = { week: 7, month: 35 } as const
@@ -23,7 +23,7 @@ const SHOWN = { week: 7, month: 35 } as const
       <strong aria-live="polite">from {{ longDay(from()) }}</strong>
       <button type="button" class="tap" (click)="turn(1)">Later</button>
     </div>
-    @if (week(); as shown) {
+    @if (days(); as shown) {
       <div cdkDropListGroup class="all">
         @if (overdue().stops.length + overdue().late.length + overdue().calls.length > 0) {
           <section class="overdue" aria-label="Overdue">
@@ -51,7 +51,7 @@ const SHOWN = { week: 7, month: 35 } as const
           </section>
         }
         <div [class]="'days ' + span()">
-          @for (one of shown.days; track one.date) {
+          @for (one of shown; track one.date) {
             <section [class.today]="one.date === day()" [attr.aria-label]="longDay(one.date)">
               <h3>
                 {{ longDay(one.date) }} <small>{{ loadWords(one.stops) }}</small>
@@ -178,16 +178,12 @@ export class RoundWeekView {
     return addDays(first, this.turned() * SHOWN[this.span()])
   })
   protected readonly week = signal<RoundWeek | undefined>(undefined)
-  /** What was due before today: of days that are only turned past, nothing is late yet. */
-  protected readonly overdue = computed(() => {
+  private readonly sorted = computed(() => {
     const week = this.week()
-    const day = this.day()
-    return {
-      stops: week?.overdue.filter(({ horse }) => horse.due! < day) ?? [],
-      late: week?.late.filter(({ date }) => date < day) ?? [],
-      calls: week?.lateCalls.filter(({ date }) => date < day) ?? [],
-    }
+    return week && overdueOn(week, this.day())
   })
+  protected readonly days = computed(() => this.sorted()?.days)
+  protected readonly overdue = computed(() => this.sorted()?.overdue ?? { stops: [], late: [], calls: [] })
   protected readonly failure = signal('')
   protected readonly again = signal(0)
 

@@ -17,6 +17,23 @@ export function withMoved(week: RoundWeek, horseId: string, date: string): Round
   }
 }
 
+/**
+ * What is late on a day, and the days without it. A month begins before today: what was due since then is as late as
+ * what was due before, and stands with it. Of days that are only turned past, nothing is late yet.
+ */
+export function overdueOn(week: RoundWeek, day: string) {
+  const past = week.days.filter(({ date }) => date < day)
+  const before = <T>(all: readonly T[], of: (one: T) => string | null) => all.filter((one) => of(one)! < day)
+  return {
+    overdue: {
+      stops: before([...week.overdue, ...past.flatMap(({ stops }) => stops)], ({ horse }) => horse.due),
+      late: before([...week.late, ...past.flatMap(({ steps }) => steps)], ({ date }) => date),
+      calls: before([...week.lateCalls, ...past.flatMap(({ calls }) => calls)], ({ date }) => date),
+    },
+    days: week.days.map((one) => (one.date < day ? { ...one, stops: [], steps: [], calls: [] } : one)),
+  }
+}
+
 /** Those that stand at one place come one after the other. */
 const byPlace = (stops: RoundStop[]): RoundStop[] =>
   stops.sort((a, b) => a.horse.place.localeCompare(b.horse.place) || a.horse.name.localeCompare(b.horse.name))

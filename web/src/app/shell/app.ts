@@ -4,6 +4,7 @@ import { MatIcon } from '@angular/material/icon'
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
+import { FocusKept } from '../common/focus-kept'
 import { Tip } from '../common/tip'
 import { Help } from '../help/help'
 import { settingsActions, settingsFeature } from '../state/settings/settings.feature'
@@ -75,6 +76,10 @@ export class App {
     { path: '/bench', name: 'Bench', icon: 'bench' },
     { path: '/rack', name: 'Rack', icon: 'rack' },
   ]
+
+  constructor() {
+    inject(FocusKept).watch()
+  }
 
   protected swapUnit(): void {
     this.store.dispatch(settingsActions.change({ changes: { unit: this.unit() === 'in' ? 'mm' : 'in' } }))

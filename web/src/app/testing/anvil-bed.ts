@@ -9,6 +9,7 @@ import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { settingsActions } from '../state/settings/settings.feature'
 import { PAGE, STORE } from './samples'
 import { Desk } from '../bench/desk'
+import { Forging } from '../bench/steps/iron/forging'
 
 const holes = [36, 56, 76].map((fromToe) => ({ fromToe, inset: 9 }))
 
@@ -47,7 +48,7 @@ export function anvilBench(): AnvilServer {
     providers: [
       ...STORE,
       provideRouter([]),
-      Desk,
+      ...[Desk, Forging],
       {
         provide: Api,
         useValue: {

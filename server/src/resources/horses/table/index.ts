@@ -72,10 +72,12 @@ export function horses(db: Db) {
     /** One horse as lists show it. */
     summaryOf: (id: string): HorseSummary | undefined =>
       all(`${SUMMARY} WHERE h.id = @id`, { id }).map(summary)[0],
-    /** Those that are due by a day, the earliest first. */
+    /** Those that are due by a day and are not being shod already, the earliest first. */
     dueUntil: (last: string): HorseSummary[] =>
       all(
-        `${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL AND h.due <= @last ORDER BY h.due, h.name LIMIT 400`,
+        `${SUMMARY} WHERE h.archived = 0 AND h.due IS NOT NULL AND h.due <= @last
+         AND NOT EXISTS (SELECT 1 FROM visits v WHERE v.horse_id = h.id AND v.state = 'open' AND v.archived = 0)
+         ORDER BY h.due, h.name LIMIT 400`,
         { last },
       ).map(summary),
     /** When a horse is due next; null where nobody knows. */

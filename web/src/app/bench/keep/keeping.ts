@@ -43,12 +43,13 @@ const WORK_TOLD: Record<FootWork, string> = {
 }
 
 /** Something was found, said or agreed at this visit: it is not empty any more. */
-function somethingSeen(look: Look | null): boolean {
+function somethingSeen(look: Look | null, day: string): boolean {
   if (!look) return false
   const feet = Object.values(look.feet)
   return (
     look.advice.length > 0 ||
-    look.acknowledged.length > 0 ||
+    // What was read at the visit before is carried along.
+    look.acknowledged.some(({ at }) => at.slice(0, 10) >= day) ||
     look.ways.notes !== '' ||
     feet.some(
       ({ findings, oldShoe, untrimmed, landing, lost }) =>
@@ -240,7 +241,7 @@ export class Keeping {
       footRecords.length > 0 ||
       Object.keys(visit.feet).length > 0 ||
       this.dirtySides().length > 0 ||
-      somethingSeen(this.looking.look())
+      somethingSeen(this.looking.look(), visit.date)
     void this.dialogs
       .ask<VisitAnswer, VisitDialogData>(() => import('./visit-dialog').then((m) => m.VisitDialog), {
         data: { visit, byCycle: this.byCycle(), begun },

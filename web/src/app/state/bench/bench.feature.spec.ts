@@ -133,6 +133,9 @@ describe('saving', () => {
     const theirs = benchFeature.reducer(refused, benchActions.takeTheirs())
     expect(widthOf(theirs)).toBe(141)
     expect(theirs.drafts!.LF.shoe).toEqual(current.shoe)
+    // It is what is stored: nothing of it waits. Brought back, the own work does.
+    expect(theirs.drafts!.LF.dirty).toBe(false)
+    expect(benchFeature.reducer(theirs, benchActions.undo()).drafts!.LF.dirty).toBe(true)
     expect(widthOf(benchFeature.reducer(theirs, benchActions.undo()))).toBe(120)
   })
 })

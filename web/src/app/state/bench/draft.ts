@@ -64,8 +64,10 @@ export interface AnvilDraft {
   /** Seen with the shoe on the foot: right or not, by name. Held to it, and again on its first two nails. */
   eyed?: Record<string, boolean>
   nailedEyed?: Record<string, boolean>
-  /** What this try took so far. */
-  took?: { walks: number; heats: number; minutes?: number }
+  /** What this try took so far; its heats are counted at the forge. */
+  took?: { walks: number; minutes?: number }
+  /** How many of which bends are made. */
+  bent?: { count: number; of: string }
   /** Measured with the shoe on the foot, mm, by name of its field. */
   onFoot?: Record<string, number>
   /** The same again once two nails hold it. */

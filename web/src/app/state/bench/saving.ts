@@ -90,5 +90,28 @@ export function takeTheirs(state: BenchState): BenchState {
       ...(pattern && { shoe: pattern.shoe }),
     }
   })
-  return { ...taken, side: state.side, conflict: null, refused: null }
+  const drafts = taken.drafts!
+  const draft = drafts[conflict.side]
+  // Foot and shoe as they are stored wait for nothing; what the other did not store is still to be saved.
+  const dirty = !(record && storedShoe(state, draft, pattern) === JSON.stringify(draft.shoe))
+  return {
+    ...taken,
+    drafts: { ...drafts, [conflict.side]: { ...draft, dirty } },
+    page: state.page && {
+      ...state.page,
+      footRecords: [
+        ...state.page.footRecords.filter((one) => !record || one.side !== conflict.side),
+        ...(record ? [record] : []),
+      ],
+      patterns: [
+        ...(pattern ? [pattern] : []),
+        ...state.page.patterns.filter((one) => one.id !== pattern?.id),
+      ],
+    },
+    ...{ side: state.side, conflict: null, refused: null },
+  }
 }
+
+/** The shoe a draft builds on, as it is stored now. */
+const storedShoe = ({ page }: BenchState, { base }: Draft, theirs: Pick<StoredPattern, 'shoe'> | undefined) =>
+  JSON.stringify((theirs ?? page?.patterns.find(({ id }) => id === base.pattern?.id))?.shoe)

@@ -9,6 +9,8 @@ interface Place {
   whose: string
   step: number
   heats: number
+  /** Of these heats, those that were logged with a try of it. */
+  logged?: number
 }
 
 const KEY = 'forge'
@@ -33,6 +35,8 @@ export class Forging {
   readonly step = computed(() => Math.max(0, Math.min(this.place().step, this.heats().length - 1)))
   readonly heat = computed(() => this.heats()[this.step()])
   readonly heatsTaken = computed(() => this.place().heats)
+  /** Those that no try was logged with yet. */
+  readonly heatsOfTry = computed(() => this.place().heats - (this.place().logged ?? 0))
   readonly atEnd = computed(() => this.step() >= this.heats().length - 1)
 
   constructor() {
@@ -51,7 +55,17 @@ export class Forging {
   }
 
   tookHeat(by: 1 | -1): void {
-    this.put({ heats: Math.max(0, this.heatsTaken() + by) })
+    this.put({ heats: Math.max(this.place().logged ?? 0, this.heatsTaken() + by) })
+  }
+
+  /** A try was logged with the heats so far: the next one begins at none. */
+  loggedTry(): void {
+    this.put({ logged: this.heatsTaken() })
+  }
+
+  /** It is forged: it goes to the foot. */
+  allDone(): void {
+    this.desk.wanted.set('try')
   }
 
   private put(change: Partial<Place>): void {

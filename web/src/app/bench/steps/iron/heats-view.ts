@@ -25,7 +25,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
                   type="button"
                   class="small"
                   aria-label="One heat less"
-                  [disabled]="forging.heatsTaken() === 0"
+                  [disabled]="forging.heatsOfTry() === 0"
                   (click)="forging.tookHeat(-1)"
                 >
                   −
@@ -59,8 +59,12 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
             <button type="button" class="tap" [disabled]="forging.step() === 0" (click)="forging.go(-1)">
               Back
             </button>
-            <button type="button" class="tap chief next" [disabled]="forging.atEnd()" (click)="forging.go(1)">
-              {{ forging.atEnd() ? 'All done' : 'Next step' }}
+            <button
+              type="button"
+              class="tap chief next"
+              (click)="forging.atEnd() ? forging.allDone() : forging.go(1)"
+            >
+              {{ forging.atEnd() ? 'All done: try it on' : 'Next step' }}
             </button>
           </div>
         </div>

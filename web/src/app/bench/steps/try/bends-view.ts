@@ -60,7 +60,7 @@ const AWAY = 10
                     type="button"
                     class="bend"
                     [attr.aria-pressed]="$index < trying.made()"
-                    (click)="trying.made.set($index < trying.made() ? $index : $index + 1)"
+                    (click)="trying.make($index < trying.made() ? $index : $index + 1)"
                   >
                     <b>{{ bend.opens ? 'Open' : 'Close' }} {{ angle(bend) }}</b
                     >, {{ bend.place }}
@@ -84,7 +84,7 @@ const AWAY = 10
                   type="button"
                   class="tap"
                   [disabled]="trying.made() === 0"
-                  (click)="trying.made.set(trying.made() - 1)"
+                  (click)="trying.make(trying.made() - 1)"
                 >
                   Back
                 </button>
@@ -92,7 +92,7 @@ const AWAY = 10
                   type="button"
                   class="tap"
                   [disabled]="trying.made() >= plan.bends.length"
-                  (click)="trying.made.set(trying.made() + 1)"
+                  (click)="trying.make(trying.made() + 1)"
                 >
                   {{ trying.made() >= plan.bends.length ? 'All made' : 'Make bend ' + (trying.made() + 1) }}
                 </button>

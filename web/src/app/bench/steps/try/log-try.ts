@@ -13,6 +13,7 @@ import { firstValueFrom } from 'rxjs'
 import { FigureText } from '../../../drawing/figure-text'
 import { Api, failureText } from '../../../state/api'
 import { Desk } from '../../desk'
+import { Forging } from '../iron/forging'
 import { Trying } from './trying'
 
 const COUNTS = [
@@ -126,13 +127,19 @@ export class LogTry {
   protected readonly trying = inject(Trying)
   private readonly api = inject(Api)
   private readonly desk = inject(Desk)
+  private readonly forging = inject(Forging)
   private readonly text = inject(FigureText)
   protected readonly counts = COUNTS
   protected readonly saving = signal(false)
   protected readonly failure = signal('')
   private readonly all = signal<readonly DatedTry[]>([])
   protected readonly logged = computed(() => this.all().filter(({ side }) => side === this.desk.side()))
-  protected readonly took = computed(() => this.trying.anvil().took ?? { walks: 1, heats: 0 })
+  protected readonly took = computed(() => ({
+    walks: 1,
+    ...this.trying.anvil().took,
+    // One count of them, in Iron as here.
+    heats: this.forging.heatsOfTry(),
+  }))
   /** Made up once for each try: sent twice it is stored once. */
   private id = crypto.randomUUID()
 
@@ -163,12 +170,13 @@ export class LogTry {
   }
 
   protected count(key: 'walks' | 'heats', by: 1 | -1): void {
-    this.trying.put({ took: { ...this.took(), [key]: this.took()[key] + by } }, 'took')
+    if (key === 'heats') return this.forging.tookHeat(by)
+    this.trying.put({ took: { ...this.trying.anvil().took, walks: this.took().walks + by } }, 'took')
     this.trying.settle()
   }
 
   protected minutes(typed: string): void {
-    const { minutes: _old, ...took } = this.took()
+    const { minutes: _old, ...took } = { walks: 1, ...this.trying.anvil().took }
     const read = Number(typed.replace(',', '.'))
     const wrong = typed.trim() !== '' && !(read >= 0 && read <= MOST_MINUTES)
     this.failure.set(wrong ? `Minutes: ${typed} is not possible; between 0 and ${MOST_MINUTES}` : '')
@@ -197,6 +205,7 @@ export class LogTry {
       const stored = await firstValueFrom(this.api.putTry(one))
       this.all.update((all) => [...all, { ...stored, date: page.visit.date, horse: page.horse.name }])
       this.id = crypto.randomUUID()
+      this.forging.loggedTry()
       this.trying.clear()
     } catch (error) {
       this.failure.set(failureText(error))

@@ -4,9 +4,10 @@ import type { DatedTry } from '@crescent/core'
 import { triesOverTime } from '@crescent/core/anvil'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
-import { benchActions } from '../../../state/bench/bench.feature'
-import { show } from '../../../testing/samples'
+import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
+import { PAGE, show } from '../../../testing/samples'
 import { anvilBench, moulded, type AnvilServer } from '../../../testing/anvil-bed'
+import { Forging } from '../iron/forging'
 import { SizePanel } from '../size/size-panel'
 import { BendsView } from './bends-view'
 import { ContactView } from './contact-view'
@@ -41,7 +42,10 @@ describe('TryPanel and BendsView', () => {
     await view.press('Make bend 1')
     expect(view.element.querySelector('.now')!.getAttribute('d')).not.toBe(before)
     expect(bends()[0]!.classList.contains('done')).toBe(true)
-    // What was seen is a change like any other.
+    // A bend that was ticked is a change like any other, and what was seen is.
+    TestBed.inject(Store).dispatch(benchActions.undo())
+    await view.fixture.whenStable()
+    expect(bends()[0]!.classList.contains('done')).toBe(false)
     TestBed.inject(Store).dispatch(benchActions.undo())
     await panel.fixture.whenStable()
     expect(panel.text()).toContain('1/4" tight')
@@ -182,7 +186,25 @@ describe('a shoe tried on', () => {
     expect(view.text()).toMatch(/inner branch/)
   })
 
+  it('keeps the bends that were ticked through a reload, for as long as they are the bends', async () => {
+    const panel = await show(TryPanel)
+    const view = await show(BendsView)
+    await panel.press('On the foot')
+    for (let i = 0; i < 3; i++) await panel.press('Tighter at the heel, outer')
+    await view.fixture.whenStable()
+    await view.press('Make bend 1')
+    const store = TestBed.inject(Store)
+    const kept = store.selectSignal(benchFeature.selectBenchState)().drafts!.LF
+    store.dispatch(benchActions.opened({ page: PAGE, kept: { LF: kept } }))
+    await view.fixture.whenStable()
+    expect(view.element.querySelectorAll('[data-testid=bends] .done')).toHaveLength(1)
+    await panel.press('Wider at the heel, outer')
+    await view.fixture.whenStable()
+    expect(view.element.querySelectorAll('[data-testid=bends] .done')).toHaveLength(0)
+  })
+
   it('is logged with the bends that were made, and begins anew', async () => {
+    const forging = TestBed.inject(Forging)
     const panel = await show(TryPanel)
     const view = await show(BendsView)
     await panel.press('On the foot')
@@ -190,16 +212,22 @@ describe('a shoe tried on', () => {
     await view.fixture.whenStable()
     await view.press('Make bend 1')
     await panel.press('More: Walks to the horse')
+    // Two were counted at the forge; one more here is the third of both.
+    forging.tookHeat(1)
+    forging.tookHeat(1)
+    await panel.press('More: Heats')
+    expect(forging.heatsTaken()).toBe(3)
     await panel.press('Log it, try again')
     expect(server.logged).toHaveLength(1)
-    expect(server.logged[0]).toMatchObject({ visitId: 'visit', side: 'LF', walks: 2, heats: 0, fits: false })
+    expect(server.logged[0]).toMatchObject({ visitId: 'visit', side: 'LF', walks: 2, heats: 3, fits: false })
     expect(server.logged[0]!.corrections[0]).toMatchObject({ branch: 'lateral' })
     expect(server.logged[0]!.corrections[0]!.angle).toBeGreaterThan(0)
     expect(server.logged[0]!.before).toBeGreaterThan(2)
     expect(panel.text()).toMatch(/2 walks, .* off, 1 bend\./)
     // The next one starts from nothing seen, and is another try.
     await panel.press('It fits: log it')
-    expect(server.logged[1]).toMatchObject({ walks: 1, fits: true, corrections: [] })
+    expect(server.logged[1]).toMatchObject({ walks: 1, heats: 0, fits: true, corrections: [] })
+    expect(forging.heatsTaken()).toBe(3)
     expect(server.logged[1]!.id).not.toBe(server.logged[0]!.id)
   })
 

@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, linkedSignal, signal, untracked } from '@angular/core'
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core'
 import {
   branchLines,
   centrelineOf,
@@ -144,8 +144,23 @@ export class Trying {
     return branchLines(laid ? { ...pattern, ...centrelineOf(laid) } : pattern, plan.landmarks.bulbY)
   })
 
-  /** How many of the bends are made in the drawing. */
-  readonly made = linkedSignal<unknown, number>({ source: this.tried, computation: () => 0 })
+  /** Which bends these are: where others are planned, those that were made are not among them. */
+  private readonly bends = computed(() =>
+    (this.tried().plan?.bends ?? [])
+      .map(({ branch, fromToe, angle }) => `${branch} ${fromToe.toFixed(1)} ${angle.toFixed(1)}`)
+      .join(),
+  )
+  /** How many of the bends are made: ticked as they were before a reload. */
+  readonly made = computed(() => {
+    const { bent } = this.anvil()
+    return bent && bent.of === this.bends() ? bent.count : 0
+  })
+
+  /** So many of the bends are made, from the first on. */
+  make(count: number): void {
+    this.put({ bent: { count, of: this.bends() } }, 'bent')
+    this.settle()
+  }
 
   put(change: Partial<AnvilDraft>, touched: string): void {
     this.store.dispatch(
