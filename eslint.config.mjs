@@ -22,6 +22,7 @@ const CORE_DOORS = [
   'photographs',
   'photo-tracing',
   'radiographs',
+  'handing-over',
   'dicom',
   'made-up',
 ]

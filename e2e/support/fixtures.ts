@@ -98,6 +98,21 @@ const walkTo = (page: Page, path: string): Promise<void> =>
     dispatchEvent(new PopStateEvent('popstate'))
   }, path)
 
+/** A horse nobody has seen yet, built like another one: for what would stay with a horse that other tests need. */
+export async function newHorse(page: Page, like: string, name: string): Promise<void> {
+  const api = new URL('/api/horses', page.url()).href
+  const found = (await (await page.request.get(`${api}?search=${like}`)).json()) as {
+    id: string
+    name: string
+  }[]
+  const { id: _id, ...other } = (await (
+    await page.request.get(`${api}/${found.find((one) => one.name === like)!.id}`)
+  ).json()) as { id: string }
+  const id = crypto.randomUUID()
+  const made = await page.request.put(`${api}/${id}`, { data: { ...other, id, version: 0, name } })
+  if (!made.ok()) throw new Error(await made.text())
+}
+
 /** The visit of a horse that runs, or was made on that day; a new one where there is none. */
 async function visitOf(page: Page, name: string, date: string): Promise<string> {
   const api = new URL('/api', page.url()).href

@@ -99,12 +99,18 @@ test.describe('iron', () => {
       // Every step says something else to do.
       expect(count).toBeGreaterThan(5)
       expect(seen.size).toBe(count)
-      await expect(page.getByRole('button', { name: 'All done' })).toBeDisabled()
       // The largest button lies where the thumb is.
       const box = await page.getByRole('button', { name: 'All done' }).boundingBox()
       expect(box!.height).toBeGreaterThanOrEqual(44)
       await page.getByRole('button', { name: 'Shoe on the foot' }).tap()
       await expect(page.getByRole('timer')).toContainText('then lift')
+      // Heats that are counted here are those of the try it leads on to.
+      await page.getByRole('button', { name: 'One heat more' }).tap()
+      await page.getByRole('button', { name: 'All done: try it on' }).tap()
+      await expect(page.getByRole('tab', { name: 'Try' })).toHaveAttribute('aria-selected', 'true')
+      await expect(page.locator('cr-log-try .count').filter({ hasText: 'Heats' }).locator('b')).toHaveText(
+        '1',
+      )
     })
   })
 })

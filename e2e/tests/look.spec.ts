@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, field, openBench, test, typeOver } from '../support/fixtures'
+import { expect, expectAccessible, field, newHorse, openBench, test, typeOver } from '../support/fixtures'
 
 const place = (page: Page, key: string) => page.locator(`[data-place="${key}"]`)
 const kept = (page: Page) => expect(page.getByText('Kept with the visit.')).toBeVisible()
@@ -190,7 +190,8 @@ test.describe('look', () => {
     server,
   }) => {
     await open('/round')
-    await openBench(page, 'Old Granite', 'Look')
+    await newHorse(page, 'Fallow', 'Ploughman')
+    await openBench(page, 'Ploughman', 'Look')
     await find(page, 'toe-sole', 'Abscess or track', 'running')
     const gate = page.getByRole('dialog', { name: 'Stop: this calls for the vet' })
     await expect(gate).toContainText('Call the vet')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, openBench, test, typeFive, typeOver } from '../support/fixtures'
+import { expect, expectAccessible, newHorse, openBench, test, typeFive, typeOver } from '../support/fixtures'
 
 const strip = (page: Page) => page.getByTestId('stop-strip')
 const dialog = (page: Page) => page.getByRole('dialog')
@@ -18,7 +18,8 @@ test('a running abscess goes with the foot: every step, Shod, Finish, horse and 
   open,
 }) => {
   await open('/round')
-  await openBench(page, 'Sandpiper', 'Look')
+  await newHorse(page, 'Sandpiper', 'Sanderling')
+  await openBench(page, 'Sanderling', 'Look')
   await find(page, 'toe-sole', 'Abscess or track', 'running')
   await expect(dialog(page)).toContainText('No shoe over it')
   await typeOver(dialog(page).getByLabel('Who was told, and what was said'), 'Dr Sedge, comes at noon')
@@ -58,11 +59,11 @@ test('a running abscess goes with the foot: every step, Shod, Finish, horse and 
   await dialog(page).getByRole('button', { name: 'Finish', exact: true }).click()
   await expect(page.getByRole('button', { name: 'Visit notes' })).toBeVisible()
 
-  await page.getByRole('link', { name: 'Sandpiper' }).click()
+  await page.getByRole('link', { name: 'Sanderling' }).click()
   await expect(page.getByRole('region', { name: 'Calls for the vet' })).toContainText('No shoe over it')
   await expect(page.getByText('LF abscess or track (running)')).toBeVisible()
   await page.getByRole('link', { name: 'Round' }).click()
-  await expect(page.getByRole('listitem').filter({ hasText: 'Sandpiper' }).first()).toContainText(
+  await expect(page.getByRole('listitem').filter({ hasText: 'Sanderling' }).first()).toContainText(
     'LF: abscess or track, sole at the toe (running)',
   )
 })
@@ -72,7 +73,8 @@ test('founder sets the school of the nails; overruling it is a choice with a rea
   open,
 }) => {
   await open('/round')
-  await openBench(page, 'Quiver', 'Look')
+  await newHorse(page, 'Quiver', 'Quill')
+  await openBench(page, 'Quill', 'Look')
   await page.locator('summary', { hasText: 'The vet’s word' }).click()
   await page.getByRole('button', { name: 'founder', exact: true }).click()
   await typeOver(page.getByLabel('Who said so'), 'Dr Sedge')

@@ -22,7 +22,8 @@ const hotSeating: OneCaution = ({ section }) =>
         severity: 'note',
         title: 'Hot seating',
         text: 'The hoof conducts badly, but heat reaches live tissue in the end. Smoke frightens some horses; hay burns.',
-        action: 'No more than 15 s of contact in any 30 s. Eyes and ears protected.',
+        action:
+          'No more than 15 s of contact in any 30 s. Eyes and ears protected; nothing zinc-coated in the fire or under a torch.',
       }
     : undefined
 

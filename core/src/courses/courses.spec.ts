@@ -147,7 +147,9 @@ describe('a course', () => {
         newId,
       )
       const told = plan.modifications[0]!.course
-      const fitted = course.steps.filter(({ label }) => String(label).startsWith('Cross bar'))
+      const fitted = course.steps.filter(
+        ({ label }) => typeof label === 'string' && label.startsWith('Cross bar'),
+      )
       expect(fitted.map(({ date }) => daysBetween('2026-03-02', date))).toEqual(
         told.map(({ fromDay }) => fromDay),
       )

@@ -206,7 +206,7 @@ function openedFar({ bars, step }: Pick<Figures, 'bars' | 'step'>): Caution[] {
       code: 'expander-far',
       severity: by > OPENS_TOO_FAR ? 'stop' : 'caution',
       title: told`Opens the heels by ${length(by)}`,
-      text: told`Four bars of ${length(inches(1 / 8), 'fine')} are a set, ${length(inches(1 / 2))} in all. More at a time tears and lames.`,
+      text: told`Four bars of ${length(inches(1 / 8), 'fine')} are a set, ${length(inches(1 / 2))} together. More at a time tears and lames.`,
       action: 'Fewer bars, or shorter steps; begin the next set from a new resting measure at the reset.',
     },
   ]

@@ -1,5 +1,6 @@
 import type { Vec } from '../geometry/vector'
 import { nearestAlong, stationsAlong } from '../geometry/walked'
+import { formatFigure } from '../units/figure'
 import { CARDS, cornersOf, MARK_IDS, type Card } from './card'
 import { footEdge, type FollowedEdge, type Looks, type Progress } from './foot-edge'
 import { viewAbove } from './height'
@@ -112,7 +113,7 @@ function whyNoPlane(
           return by(card, others).residual <= MOST_RESIDUAL
         })
       : undefined
-  const so = `The marks do not lie in one plane as those of one card do (${residual.toFixed(1)} mm off)`
+  const so = `The marks do not lie in one plane as those of one card do (off by ${formatFigure(residual, 'length')})`
   return odd
     ? `${so}: mark ${odd.id + 1} does not belong to the other three. Is there a second card, or is a corner bent up?`
     : `${so}: marks of two cards, a bent card, or one that is printed at another shape. Lay one card flat beside the foot.`

@@ -148,12 +148,12 @@ describe('properties of any plan', () => {
           })
           fc.pre(thin >= 3 && inside !== undefined && outside !== undefined)
           // An edge that is dressed on one side only is felt in the third place.
-          expect(Math.abs(outside!.iron.cutLength - inside!.iron.cutLength)).toBeLessThan(0.02)
-          expect(outside!.suggestion.name).toBe(inside!.suggestion.name)
-          expect(outside!.nailing.size).toEqual(inside!.nailing.size)
+          expect(Math.abs(outside.iron.cutLength - inside.iron.cutLength)).toBeLessThan(0.02)
+          expect(outside.suggestion.name).toBe(inside.suggestion.name)
+          expect(outside.nailing.size).toEqual(inside.nailing.size)
           // Questions are of the figure that was typed.
           const codes = (of: typeof inside) =>
-            of!.cautions
+            of.cautions
               .map(({ code }) => code)
               .filter((code) => !code.startsWith('question-'))
               .sort()

@@ -236,8 +236,4 @@ export class FinishDialog {
 
 /** What was put in or on the feet, as it was answered last. */
 const putOf = ({ before, put }: FinishDialogData): FinishDialogData['put'] =>
-  before
-    ? (Object.fromEntries(
-        Object.entries(before.feet).map(([side, foot]) => [side, foot.put]),
-      ) as FinishDialogData['put'])
-    : put
+  before ? Object.fromEntries(Object.entries(before.feet).map(([side, foot]) => [side, foot.put])) : put

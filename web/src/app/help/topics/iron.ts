@@ -25,6 +25,9 @@ export const iron: HelpTopic = {
       text: 'Solid: the shoe as one closed piece with its holes, to print one for trying on or for a machine shop. It is a shape, not a shoe to ride on.',
     },
     {
+      text: 'At the fire: eyes and ears protected, air that moves. Zinc-coated steel, brazing and hard-facing give off fumes that harm; modelling clay that burns is toxic. Aluminium has a wheel of its own: its dust, mixed with steel dust, can burn violently. A torch to soften a hard sole is for a trained hand only.',
+    },
+    {
       text: 'The forge card is the same on one page. In the menu of the Bench stand the cards of all feet, and the sheets for owner and vet.',
     },
   ],

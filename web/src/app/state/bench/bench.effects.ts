@@ -285,7 +285,11 @@ export const changeVisit = createEffect(
           take(1),
           // Another visit may lie on the Bench by then.
           map((page) => (page?.visit.id === asked!.visit.id ? page : asked!)),
-          switchMap(({ visit }) => storedVisit(visit, changes, api, store)),
+          switchMap(({ visit }) =>
+            storedVisit(visit, changes, api, (failure) =>
+              store.dispatch(benchActions.visitWaits({ failure })),
+            ),
+          ),
           map((visit) => benchActions.visitChanged({ visit, told })),
           catchError((error: unknown) =>
             of(benchActions.visitRefused({ visitId: asked!.visit.id, failure: failureText(error) })),
@@ -296,8 +300,17 @@ export const changeVisit = createEffect(
   { functional: true },
 )
 
-/** Stores what changed of a visit: beside what somebody else changed meanwhile, and again for as long as the server is away. */
-const storedVisit = (read: Visit, changes: VisitChanges, api: Api, store: Store): Observable<Visit> =>
+/**
+ * Stores what changed of a visit: beside what somebody else changed meanwhile, and again for as long as the server is away.
+ *
+ * @param waits told why, the first time it could not be sent
+ */
+const storedVisit = (
+  read: Visit,
+  changes: VisitChanges,
+  api: Api,
+  waits: (failure: string) => void,
+): Observable<Visit> =>
   defer(() => api.putVisit(changedVisit(read, changes))).pipe(
     catchError((error: unknown) => {
       const theirs = conflictOf<Visit>(error)
@@ -306,7 +319,7 @@ const storedVisit = (read: Visit, changes: VisitChanges, api: Api, store: Store)
     retry({
       delay: (error: unknown, tries: number) => {
         if (!isPassing(error)) return throwError(() => error)
-        if (tries === 1) store.dispatch(benchActions.visitWaits({ failure: failureText(error) }))
+        if (tries === 1) waits(failureText(error))
         return timer(Math.min(30_000, 1_500 * 2 ** (tries - 1)))
       },
     }),
