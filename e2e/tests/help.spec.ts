@@ -77,6 +77,8 @@ test('dialogs have their help, and keep what is typed', async ({ page, open }) =
   await page.keyboard.press('Escape')
 
   await page.getByRole('link', { name: 'Round' }).click()
+  // Until it has come, help is with what is still there.
+  await expect(page.locator('cr-round-page h1')).toBeVisible()
   await page.getByRole('button', { name: 'Help', exact: true }).click()
   await expect(help(page, 'Round')).toBeVisible()
 })

@@ -147,8 +147,8 @@ describe('properties of any plan', () => {
             ...{ lateralWallAngle: 80, medialWallAngle: 70 },
           })
           fc.pre(thin >= 3 && inside !== undefined && outside !== undefined)
-          // An edge that is dressed on one side only is felt in the third place.
-          expect(Math.abs(outside.iron.cutLength - inside.iron.cutLength)).toBeLessThan(0.02)
+          // An edge that is dressed on one side only is felt, in hundredths of a mm.
+          expect(Math.abs(outside.iron.cutLength - inside.iron.cutLength)).toBeLessThan(0.1)
           expect(outside.suggestion.name).toBe(inside.suggestion.name)
           expect(outside.nailing.size).toEqual(inside.nailing.size)
           // Questions are of the figure that was typed.

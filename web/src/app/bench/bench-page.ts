@@ -18,6 +18,7 @@ import { SIDES, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
 import { Dialogs } from '../common/dialogs'
+import { Roving } from '../common/roving'
 import { CourseDue } from '../courses/course-due'
 import { HorseCourses } from '../courses/horse-courses'
 import { PainStrip } from '../courses/pain-strip'
@@ -71,6 +72,7 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     PainStrip,
     PrintSheets,
     ProblemList,
+    Roving,
     StopStrip,
   ],
   providers: [Desk, Forging, HorseCourses, Keeping, Looking, Mapping, Shaping, Undoing, Printing],

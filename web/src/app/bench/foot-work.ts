@@ -22,6 +22,7 @@ const WHY = 'two nails in'
       [label]="'What is done to ' + side()"
       [choices]="works"
       [chosen]="work()"
+      [stored]="true"
       (choose)="chosen.emit($event)"
     />
     <button

@@ -143,6 +143,19 @@ describe('Keeping', () => {
     sent.unsubscribe()
   })
 
+  it('says of a foot that is shod and that nobody measured that no shoe is kept for it', () => {
+    const told: (string | undefined)[] = []
+    const sent = TestBed.inject(Actions)
+      .pipe(ofType(benchActions.changeVisit))
+      .subscribe((change) => told.push(change.told))
+    keeping().setWork('RF', 'shod')
+    store().dispatch(benchActions.chooseSide({ side: 'RF' }))
+    store().dispatch(benchActions.setFigure({ key: 'width', value: 128 }))
+    keeping().setWork('RF', 'shod')
+    expect(told).toEqual(['RF: shod, and nothing of it was measured: no shoe is kept for it', 'RF: shod'])
+    sent.unsubscribe()
+  })
+
   it('finishes with what is open, the feet that were shod, and the day of the next visit', async () => {
     const record = { ...PAGE.previous!.footRecords[0]!, visitId: 'visit' }
     const page = {

@@ -10,7 +10,7 @@ import { Roving } from './roving'
     @if (heading()) {
       <p>{{ heading() }}</p>
     }
-    <div role="radiogroup" [attr.aria-label]="label()">
+    <div role="radiogroup" [attr.aria-label]="label()" [crOnlyGoes]="stored()">
       @for (choice of choices(); track choice.key) {
         <button
           type="button"
@@ -45,5 +45,7 @@ export class OneOf<K extends string> {
   readonly heading = input('')
   readonly choices = input.required<readonly { key: K; label: string }[]>()
   readonly chosen = input.required<K | undefined>()
+  /** The choice is stored at once: an arrow that passes over it chooses nothing. */
+  readonly stored = input(false)
   readonly choose = output<K>()
 }

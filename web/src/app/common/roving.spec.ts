@@ -19,6 +19,12 @@ describe('one of a few by keyboard', () => {
     press(0, 'End')
     press(0, 'x')
     expect(chosen).toEqual(['c', 'a', 'c'])
+    // What is stored at once is only gone to; it is chosen by the key that presses it.
+    fixture.componentRef.setInput('stored', true)
+    await fixture.whenStable()
+    press(1, 'ArrowRight')
+    expect(document.activeElement).toBe(radios[2])
+    expect(chosen).toHaveLength(3)
     element.remove()
   })
 })

@@ -1,4 +1,4 @@
-import { afterEveryRender, Directive, ElementRef, inject } from '@angular/core'
+import { afterEveryRender, Directive, ElementRef, inject, input } from '@angular/core'
 
 /** How far an arrow or end key moves among items; the ends are joined. */
 const MOVES: Record<string, (at: number, count: number) => number> = {
@@ -13,6 +13,8 @@ const MOVES: Record<string, (at: number, count: number) => number> = {
 /** Radios and tabs as the keyboard expects them: one stop for Tab, the arrows go on and choose. */
 @Directive({ selector: '[role=radiogroup], [role=tablist]', host: { '(keydown)': 'move($event)' } })
 export class Roving {
+  /** What is chosen is stored at once: the arrows only go there, Space and Enter choose. */
+  readonly crOnlyGoes = input(false)
   private readonly group = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement
 
   constructor() {
@@ -31,7 +33,7 @@ export class Roving {
     event.preventDefault()
     const next = items[to(at, items.length)]!
     next.focus()
-    next.click()
+    if (!this.crOnlyGoes()) next.click()
   }
 
   private items = (): HTMLElement[] => [

@@ -19,6 +19,13 @@ describe('FigureText', () => {
     expect(use('in').difference(-25.4 / 8)).toBe('-1/8"')
   })
 
+  it('says of a heel whether it is too long or too short, not with a sign', () => {
+    const text = use('in')
+    expect(text.heelLeft((-5 / 16) * 25.4)).toBe('5/16" short')
+    expect(text.heelLeft(25.4 / 4)).toBe('1/4" left over')
+    expect(text.heelLeft(-0.5)).toBe('right')
+  })
+
   it('takes a length apart so that only the fraction is set as one', () => {
     const text = use('in')
     expect(text.parts(123.825)).toEqual({ whole: '4', fraction: '7/8', sign: '"' })

@@ -39,6 +39,12 @@ export class FigureText {
   }
   bare = (mm: number): string => formatLength(mm, this.style(), false)
   difference = (mm: number): string => formatDifference(mm, this.style())
+
+  /** How far a heel runs past where it should end, mm: `1/4" left over`, `5/16" short`, `right`. */
+  heelLeft = (mm: number): string =>
+    Math.abs(mm) < this.step('length') / 2
+      ? 'right'
+      : `${this.length(Math.abs(mm))} ${mm > 0 ? 'left over' : 'short'}`
   weight = (grams: number): string => formatWeight(grams, this.style().unit)
   /** An area, mm2. */
   area = (mm2: number): string => formatArea(mm2, this.style().unit)

@@ -280,7 +280,10 @@ export class Keeping {
   }
 
   private keepWork(side: Side, work: FootWork): void {
-    const told = `${side}: ${WORK_TOLD[work]}`
+    const { foot, base } = this.drafts()![side]
+    const unmeasured = work === 'shod' && base.record === null && Object.keys(foot.figures).length === 0
+    const so = unmeasured ? ', and nothing of it was measured: no shoe is kept for it' : ''
+    const told = `${side}: ${WORK_TOLD[work]}${so}`
     this.store.dispatch(benchActions.changeVisit({ changes: { feet: { [side]: { work } } }, told }))
   }
 

@@ -90,8 +90,8 @@ import { CautionsList } from './cautions-list'
         }
         @if (plan().iron.heelLeft; as left) {
           <div data-testid="heel-left">
-            <dt>Heel left over, outer, inner</dt>
-            <dd>{{ text.difference(left.lateral) }}, {{ text.difference(left.medial) }}</dd>
+            <dt>Heels, outer, inner</dt>
+            <dd>{{ text.heelLeft(left.lateral) }}, {{ text.heelLeft(left.medial) }}</dd>
           </div>
           @if (heelToCut()) {
             <div>

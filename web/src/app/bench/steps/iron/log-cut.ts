@@ -167,7 +167,7 @@ export class LogCut {
     const scatter =
       within === undefined
         ? ''
-        : `; nine in ten lie within ${this.text.fine(within * plan.iron.cutLength)} of it`
+        : `; of ten jobs nine lie within ${this.text.fine(within * plan.iron.cutLength)} of it`
     if (!this.learns()) return `From ${jobs}: switched off.`
     const by = plan.iron.learned
     const change =

@@ -270,7 +270,7 @@ export class SizeOver {
     const say = (whose: string, value: number) =>
       Math.abs(value) < MATCHED
         ? `${whose} heel ends where it should`
-        : `${whose} heel ${this.text.length(Math.abs(value))} ${value > 0 ? 'left over' : 'short'}`
+        : `${whose} heel ${this.text.heelLeft(value)}`
     return Math.abs(left.lateral - left.medial) < MATCHED
       ? `${say('each', (left.lateral + left.medial) / 2)}.`
       : `${say('outer', left.lateral)}, ${say('inner', left.medial)}.`

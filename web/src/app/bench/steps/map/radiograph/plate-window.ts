@@ -24,7 +24,7 @@ const NARROWER = 100
             [checked]="plate.inverted"
             (change)="radiograph.show(plate.window, !plate.inverted)"
           />
-          Turn black and white</label
+          Swap black and white</label
         >
         <label
           >Brightness
