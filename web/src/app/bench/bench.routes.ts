@@ -2,6 +2,7 @@ import type { Routes } from '@angular/router'
 import { provideEffects } from '@ngrx/effects'
 import { provideState } from '@ngrx/store'
 import * as benchEffects from '../state/bench/bench.effects'
+import * as visitEffects from '../state/bench/visit.effects'
 import { benchFeature } from '../state/bench/bench.feature'
 import * as lookEffects from '../state/look/look.effects'
 import { lookFeature } from '../state/look/look.feature'
@@ -16,7 +17,7 @@ export const benchRoutes: Routes = [
     providers: [
       provideState(benchFeature),
       provideState(lookFeature),
-      provideEffects(benchEffects, lookEffects),
+      provideEffects(benchEffects, visitEffects, lookEffects),
     ],
   },
 ]

@@ -9,6 +9,7 @@ import { Observable, of, throwError } from 'rxjs'
 import { FOOT, PAGE, pattern, STORE } from '../testing/samples'
 import { Api, conflictOf, failureText, isGone, isPassing } from './api'
 import * as benchEffects from './bench/bench.effects'
+import * as visitEffects from './bench/visit.effects'
 import { benchActions, benchFeature } from './bench/bench.feature'
 import type { SaveRequest } from './bench/bench.state'
 import { recordsActions } from './records/records.feature'
@@ -70,7 +71,7 @@ describe('saving from the Bench', () => {
     TestBed.configureTestingModule({
       providers: [
         ...STORE,
-        provideEffects(benchEffects),
+        provideEffects(benchEffects, visitEffects),
         { provide: Api, useFactory: () => api },
         { provide: MatSnackBar, useValue: { open: () => undefined } },
       ],
@@ -187,6 +188,29 @@ describe('saving from the Bench', () => {
       )
       store().dispatch(benchActions.opened({ page: PAGE, kept: {} }))
       expect(state().page!.visit.feet.RF).toEqual({ work: 'bare' })
+    } finally {
+      vi.useRealTimers()
+    }
+  })
+
+  it('what waits outlives another visit on the Bench between, until it is answered', () => {
+    vi.useFakeTimers()
+    try {
+      const good = api.putVisit
+      let away = true
+      api.putVisit = (visit) => (away ? throwError(() => refusal(0, null)) : good(visit))
+      const kept = () => localStorage.getItem(`crescent.visit.${PAGE.visit.id}`)
+      store().dispatch(benchActions.changeVisit({ changes: { notes: 'typed in the barn' } }))
+      const other = { ...PAGE, visit: { ...PAGE.visit, id: 'other' } }
+      store().dispatch(benchActions.opened({ page: other, kept: {} }))
+      expect(kept()).toContain('typed in the barn')
+      store().dispatch(benchActions.opened({ page: PAGE, kept: {} }))
+      expect(kept()).toContain('typed in the barn')
+      expect(state().pending).toEqual([{ notes: 'typed in the barn' }])
+      store().dispatch(benchActions.opened({ page: other, kept: {} }))
+      away = false
+      vi.advanceTimersByTime(120_000)
+      expect(kept()).toBeNull()
     } finally {
       vi.useRealTimers()
     }

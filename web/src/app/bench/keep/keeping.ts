@@ -16,7 +16,7 @@ import {
 import { Router } from '@angular/router'
 import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
-import { firstValueFrom, map } from 'rxjs'
+import { filter, firstValueFrom, map } from 'rxjs'
 import { Dialogs } from '../../common/dialogs'
 import { untilKept } from '../../common/until-kept'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
@@ -218,6 +218,8 @@ export class Keeping {
     const answered = firstValueFrom(
       this.actions.pipe(
         ofType(benchActions.visitChanged, benchActions.visitWaits, benchActions.visitRefused),
+        // Not of another change that was still on its way.
+        filter((answer) => answer.changes === changes),
         map(({ type }) => type !== benchActions.visitRefused.type),
       ),
       // The Bench is left meanwhile: it is kept by itself.

@@ -6,7 +6,6 @@ import {
   type FootRecord,
   type Pattern,
   type Side,
-  type Visit,
   type VisitPage,
 } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
@@ -14,37 +13,27 @@ import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
 import {
   catchError,
-  concatMap,
   debounceTime,
-  defer,
   distinctUntilChanged,
   exhaustMap,
   filter,
-  first,
   fromEvent,
   map,
   merge,
-  mergeMap,
-  type Observable,
   of,
-  retry,
   switchMap,
   take,
   tap,
-  throwError,
-  timer,
 } from 'rxjs'
 import { Tells } from '../../common/tells'
-import { Api, conflictOf, failureText, isGone, isPassing, type Shoeing } from '../api'
+import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
 import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
-import { lookFeature } from '../look/look.feature'
 import { benchActions, benchFeature, selectSeen } from './bench.feature'
-import { changedVisit, type SaveRequest, type VisitChanges } from './bench.state'
+import type { SaveRequest } from './bench.state'
 import { footInput, type Draft, type Drafts, type Step } from './draft'
-import { mergedVisit } from './merged-visit'
 import { workshopFor } from './workshop-for'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
@@ -263,100 +252,6 @@ export const saveAgain = createEffect(
       map(([, refused]) => refused),
       filter((request) => request !== null),
       map((request) => benchActions.save({ request })),
-    ),
-  { functional: true },
-)
-
-/**
- * The visit with its changes. One changed in another window meanwhile is no reason to ask: what is changed here is put
- * on top of what is stored there.
- */
-export const changeVisit = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
-    actions.pipe(
-      ofType(benchActions.changeVisit),
-      concatLatestFrom(() => store.select(benchFeature.selectPage)),
-      // The visit as it is when this change has its turn: the one before it has been answered by then.
-      concatMap(([{ changes, told = '' }, asked]) =>
-        // What was said to a gate is stored first: the server lets no visit past one that nobody has answered.
-        store.select(lookFeature.selectLookState).pipe(
-          first(({ unsaved, failure, conflict }) => !unsaved || failure !== '' || conflict !== null),
-          switchMap(() => store.select(benchFeature.selectPage)),
-          take(1),
-          // Another visit may lie on the Bench by then.
-          map((page) => (page?.visit.id === asked!.visit.id ? page : asked!)),
-          switchMap(({ visit }) =>
-            storedVisit(visit, changes, api, (failure) =>
-              store.dispatch(benchActions.visitWaits({ failure })),
-            ),
-          ),
-          map((visit) => benchActions.visitChanged({ visit, told })),
-          catchError((error: unknown) =>
-            of(benchActions.visitRefused({ visitId: asked!.visit.id, failure: failureText(error) })),
-          ),
-        ),
-      ),
-    ),
-  { functional: true },
-)
-
-/**
- * Stores what changed of a visit: beside what somebody else changed meanwhile, and again for as long as the server is away.
- *
- * @param waits told why, the first time it could not be sent
- */
-const storedVisit = (
-  read: Visit,
-  changes: VisitChanges,
-  api: Api,
-  waits: (failure: string) => void,
-): Observable<Visit> =>
-  defer(() => api.putVisit(changedVisit(read, changes))).pipe(
-    catchError((error: unknown) => {
-      const theirs = conflictOf<Visit>(error)
-      return theirs ? api.putVisit(mergedVisit(read, theirs, changes)) : throwError(() => error)
-    }),
-    retry({
-      delay: (error: unknown, tries: number) => {
-        if (!isPassing(error)) return throwError(() => error)
-        if (tries === 1) waits(failureText(error))
-        return timer(Math.min(30_000, 1_500 * 2 ** (tries - 1)))
-      },
-    }),
-  )
-
-const pendingKey = (visitId: string): string => `visit.${visitId}`
-
-/** What is not stored of a visit yet survives a reload, and is sent again after it. */
-export const keepPending = createEffect(
-  (store = inject(Store)) => {
-    const mine = new Set<string>()
-    return store.select(benchFeature.selectBenchState).pipe(
-      map(({ page, pending }) => ({ visitId: page?.visit.id, pending })),
-      distinctUntilChanged((a, b) => a.visitId === b.visitId && a.pending === b.pending),
-      tap(({ visitId, pending }) => {
-        if (visitId === undefined) return
-        const key = pendingKey(visitId)
-        if (pending.length > 0) {
-          browserStore.write(key, pending)
-          mine.add(key)
-        } else if (mine.delete(key)) browserStore.remove(key)
-      }),
-    )
-  },
-  { functional: true, dispatch: false },
-)
-
-/** What was not stored before the page was left. */
-export const sendPending = createEffect(
-  (actions = inject(Actions)) =>
-    actions.pipe(
-      ofType(benchActions.opened),
-      mergeMap(({ page }) =>
-        (browserStore.read<VisitChanges[]>(pendingKey(page.visit.id)) ?? []).map((changes) =>
-          benchActions.changeVisit({ changes, told: 'What had waited is stored' }),
-        ),
-      ),
     ),
   { functional: true },
 )

@@ -102,11 +102,11 @@ export const benchActions = createActionGroup({
     closeConflict: emptyProps(),
     /** Something of the visit itself changes: stored at once; `told` is said when it is. */
     changeVisit: props<{ changes: VisitChanges; told?: string }>(),
-    visitChanged: props<{ visit: VisitPage['visit']; told: string }>(),
+    visitChanged: props<{ changes: VisitChanges; visit: VisitPage['visit']; told: string }>(),
     /** It could not be stored yet and is sent again by itself. */
-    visitWaits: props<{ failure: string }>(),
+    visitWaits: props<{ changes: VisitChanges; failure: string }>(),
     /** It cannot be stored as it is: why. */
-    visitRefused: props<{ visitId: string; failure: string }>(),
+    visitRefused: props<{ changes: VisitChanges; visitId: string; failure: string }>(),
     workshopSaved: props<{ workshop: WorkshopRecord }>(),
     /** Logged jobs taught something new of the next cut. */
     cutsLearned: props<{ learned: LearnedCut[] }>(),
