@@ -129,11 +129,11 @@ test.describe('nothing is lost', () => {
       await page.getByRole('button', { name: 'Save pattern' }).click()
       const asked = page.getByRole('dialog', { name: 'Save pattern' })
       await typeOver(asked.getByLabel('What changed, and why'), 'wider since')
-      const first = (await asked.getAttribute('id'))!
+      const answeredFirst = (await asked.getAttribute('id'))!
       await asked.getByRole('button', { name: 'Save', exact: true }).click()
       await expect(page.getByText('The server does not answer').first()).toBeVisible()
       // It is asked again as it was answered: in a dialog of its own, once the first has gone.
-      await expect(page.locator(`#${first}`)).toHaveCount(0)
+      await expect(page.locator(`#${answeredFirst}`)).toHaveCount(0)
       await expect(asked.getByLabel('What changed, and why')).toHaveValue('wider since')
       await asked.getByRole('button', { name: 'Not now' }).click()
       await expect(asked).toHaveCount(0)

@@ -5,12 +5,13 @@
  * @param keep whether it is kept; it has said why where it is not
  * @returns whether something was kept
  */
-export async function untilKept<Answer>(
-  ask: (before?: Answer) => Promise<Answer | undefined>,
+export async function untilKept<Answer extends object>(
+  ask: (before?: Answer) => Promise<Answer | '' | undefined>,
   keep: (answer: Answer) => Promise<boolean>,
 ): Promise<boolean> {
   let answer = await ask()
-  while (answer !== undefined) {
+  // Closed by a button that answers nothing it is empty, by Escape it is undefined: neither is an answer.
+  while (answer) {
     if (await keep(answer)) return true
     answer = await ask(answer)
   }
