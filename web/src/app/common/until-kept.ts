@@ -5,7 +5,7 @@
  * @param keep whether it is kept; it has said why where it is not
  * @returns whether something was kept
  */
-export async function untilKept<Answer extends object>(
+export async function untilKept<Answer>(
   ask: (before?: Answer) => Promise<Answer | '' | undefined>,
   keep: (answer: Answer) => Promise<boolean>,
 ): Promise<boolean> {
