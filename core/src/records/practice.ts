@@ -150,6 +150,14 @@ export const patternSchema = z
 /** A foot with the pattern made for it, stored in one go. */
 export const shoeingSchema = z.object({ pattern: patternSchema, record: footRecordSchema }).strict()
 
+/** Several feet of a visit with their patterns, and the visit itself where it changes or begins with them. */
+export const visitShoeingsSchema = z
+  .object({
+    visit: visitSchema.optional(),
+    feet: z.array(shoeingSchema).max(4),
+  })
+  .strict()
+
 export const workshopRecordSchema = z.object({ ...stored, figures: workshopSchema }).strict()
 
 export type Owner = z.infer<typeof ownerSchema>

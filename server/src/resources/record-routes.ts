@@ -1,4 +1,5 @@
 import { ProblemError, type Problem } from '@crescent/core'
+import { daySchema } from '@crescent/core/records/index'
 import type * as z from 'zod'
 import type { Practice } from '../practice'
 import type { Stored } from '../database/record-rows'
@@ -100,4 +101,11 @@ export const LIST_QUERY = {
   search: 'words that must all be found',
   archived: 'true for the archived ones',
   limit: '1 to 500, else 50',
+}
+
+/** @throws BadRequest where it is no day */
+export function dayAsked(sent: unknown): string {
+  const date = daySchema.safeParse(sent)
+  if (date.success) return date.data
+  throw new BadRequest([{ path: 'date', message: 'A day is needed, written 2026-11-23' }])
 }

@@ -1,9 +1,10 @@
 import * as z from 'zod'
 import { daySchema, horseSummarySchema, roundSchema, roundWeekSchema } from '@crescent/core/records/index'
 import { addDays } from '@crescent/core'
-import { BadRequest, read } from '../../http/door'
+import { read } from '../../http/door'
 import { dayIronSchema, ironOfDay } from './iron'
 import { withBody, type Route } from '../../http/route'
+import { dayAsked } from '../record-routes'
 import { movedDue } from '../visits/due'
 import { weekOf } from './week'
 
@@ -72,10 +73,3 @@ export const roundRoutes: Route[] = [
       ironOfDay(practice, dayAsked(request.query['date']), request.query['due'] === 'true'),
   },
 ]
-
-/** @throws BadRequest where it is no day */
-function dayAsked(sent: unknown): string {
-  const date = daySchema.safeParse(sent)
-  if (date.success) return date.data
-  throw new BadRequest([{ path: 'date', message: 'A day is needed, written 2026-11-23' }])
-}

@@ -1,4 +1,5 @@
-import type { VisitPage } from '@crescent/core'
+import { randomUUID } from 'node:crypto'
+import type { Visit, VisitPage } from '@crescent/core'
 import { NotFound } from '../../http/door'
 import type { Practice } from '../../practice'
 import { learnedOf } from '../jobs/learned'
@@ -11,6 +12,27 @@ import { learnedOf } from '../jobs/learned'
 export function visitPage(practice: Practice, id: string): VisitPage {
   const visit = practice.visits.get(id)
   if (!visit) throw new NotFound('visit')
+  return pageOf(practice, visit)
+}
+
+/**
+ * The visit of a horse that runs on a day, else the one that would begin: that is not stored yet, and has version 0. One
+ * visit a day; one that is still open goes on.
+ *
+ * @throws NotFound where there is no such horse
+ */
+export function nextVisit(practice: Practice, horseId: string, date: string): VisitPage {
+  if (!practice.horses.get(horseId)) throw new NotFound('horse')
+  const running = practice.visits.ofHorse(horseId).find((one) => one.state === 'open' || one.date === date)
+  return pageOf(practice, running ?? begun(horseId, date))
+}
+
+const begun = (horseId: string, date: string): Visit => ({
+  ...{ id: randomUUID(), version: 0, horseId, date, state: 'open' },
+  ...{ feet: {}, nextDue: null, closeList: {}, notes: '', archived: false },
+})
+
+function pageOf(practice: Practice, visit: Visit): VisitPage {
   const horse = practice.horses.get(visit.horseId)!
   const before = practice.visits.before(visit)
   return {

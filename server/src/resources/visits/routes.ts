@@ -5,14 +5,18 @@ import {
   visitSchema,
   storedPatternSchema,
   visitPageSchema,
+  visitShoeingsSchema,
 } from '@crescent/core/records/index'
 import { CHECKS } from '../checks'
 import { gatesHold } from './gates'
-import { visitPage } from './page'
+import { nextVisit, visitPage } from './page'
+import { saveSeveralFeet } from './several-feet'
 import { saveShoeing } from './shoeing'
 import { BadRequest } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
-import { recordRoutes } from '../record-routes'
+import { dayAsked, recordRoutes } from '../record-routes'
+
+const shoeingAnswer = z.object({ pattern: storedPatternSchema, record: footRecordSchema })
 
 export const visitRoutes: Route[] = [
   ...recordRoutes({
@@ -31,11 +35,34 @@ export const visitRoutes: Route[] = [
     answers: { 404: 'No such visit' },
     run: ({ practice, request }) => visitPage(practice, request.params['id'] as string),
   },
+  {
+    method: 'get',
+    path: '/horses/:id/next-visit',
+    summary: 'The visit of a horse that runs on a day, else the one that would begin, not stored: version 0',
+    query: { date: 'the day, 2026-11-23' },
+    answer: visitPageSchema,
+    answers: { 404: 'No such horse' },
+    run: ({ practice, request }) =>
+      nextVisit(practice, request.params['id'] as string, dayAsked(request.query['date'])),
+  },
+  withBody({
+    method: 'put',
+    path: '/visits/:id/feet',
+    summary: 'Store several feet with their patterns, and the visit where it is sent too: all or nothing',
+    answer: z.object({ visit: visitSchema, feet: z.array(shoeingAnswer) }),
+    body: visitShoeingsSchema,
+    answers: {
+      400: 'What does not fit, by path',
+      404: 'The visit is neither sent nor stored',
+      409: 'Changed elsewhere since it was read; `current` holds what is stored of `visit`, and of `feet` by foot',
+    },
+    run: ({ practice, request, body }) => saveSeveralFeet(practice, request.params['id'] as string, body),
+  }),
   withBody({
     method: 'put',
     path: '/visits/:id/feet/:side',
     summary: 'Store a foot as measured together with the pattern made for it: both or neither',
-    answer: z.object({ pattern: storedPatternSchema, record: footRecordSchema }),
+    answer: shoeingAnswer,
     body: shoeingSchema,
     answers: {
       400: 'What does not fit, by path',

@@ -3,6 +3,7 @@ import type { Practice } from '../../practice'
 import { Conflict } from '../../database/record-table'
 import { takeFromVan } from '../sizes/taken'
 import { savePattern } from '../patterns/save'
+import { unlessStale } from './unless-stale'
 
 /** A foot with the pattern made for it. */
 export interface Shoeing {
@@ -18,13 +19,13 @@ export interface Shoeing {
 export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record: FootRecord }): Shoeing {
   const stale: Partial<Shoeing> = {}
   const before = shodWith(practice, sent.record.id)
-  const pattern = tryPut(
+  const pattern = unlessStale(
     () => savePattern(practice, sent.pattern),
-    (current) => (stale.pattern = current),
+    (current: StoredPattern) => (stale.pattern = current),
   )
-  const record = tryPut(
+  const record = unlessStale(
     () => practice.footRecords.put(sent.record),
-    (current) => (stale.record = current),
+    (current: FootRecord) => (stale.record = current),
   )
   if (!pattern || !record) throw new Conflict(stale)
   takeFromVan(practice, before, pattern)
@@ -35,15 +36,4 @@ export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record
 function shodWith({ footRecords, patterns }: Practice, recordId: string): Pattern | undefined {
   const patternId = footRecords.get(recordId)?.patternId
   return patternId ? patterns.get(patternId) : undefined
-}
-
-/** The stored record; a stale one is told and nothing comes back. */
-function tryPut<T>(put: () => T, tell: (current: T) => void): T | undefined {
-  try {
-    return put()
-  } catch (error) {
-    if (!(error instanceof Conflict) || error.current === undefined) throw error
-    tell(error.current as T)
-    return undefined
-  }
 }
