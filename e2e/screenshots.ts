@@ -44,8 +44,7 @@ async function find(page: Page, place: string, kind: string, grade: string): Pro
   await group.getByRole('button', { name: grade, exact: true }).click()
 }
 
-const copyLast = (page: Page) =>
-  page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+const copyLast = (page: Page) => page.getByRole('button', { name: 'Copy last visit' }).first().click()
 const shoeView = async (page: Page, view: string) => {
   await page.getByRole('tab', { name: 'Shoe' }).click()
   await page.getByRole('group', { name: 'View' }).getByRole('button', { name: view, exact: true }).click()

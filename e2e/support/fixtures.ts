@@ -28,6 +28,14 @@ export const test = base.extend<{ open: (path: string) => Promise<void> }, { ser
 
 export { expect }
 
+/** Opens what Map does not ask at every visit, and one group of it. */
+export async function openGroup(page: Page, group?: string): Promise<void> {
+  const outer = page.locator('cr-map-step details.fold').filter({ hasText: 'Not asked every visit' }).first()
+  if (!(await outer.evaluate((one) => (one as HTMLDetailsElement).open)))
+    await outer.locator('summary').first().click()
+  if (group !== undefined) await outer.locator('summary').filter({ hasText: group }).click()
+}
+
 /** A day so many days from today, `2026-11-23`, as this machine's clock has it. */
 export function dayFromNow(days: number): string {
   const day = new Date()

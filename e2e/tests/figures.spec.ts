@@ -8,6 +8,7 @@ import {
   test,
   typeFive,
   typeOver,
+  openGroup,
 } from '../support/fixtures'
 
 test.describe('figures', () => {
@@ -56,6 +57,7 @@ test.describe('figures', () => {
   })
 
   test('an unlikely figure is asked about, not refused', async ({ page }) => {
+    await openGroup(page)
     await page.getByRole('button', { name: 'pony', exact: true }).click()
     await typeOver(field(page, 'width'), '6 1/2')
     await typeOver(field(page, 'length'), '6 1/2')
@@ -124,6 +126,7 @@ test.describe('figures', () => {
   }) => {
     await typeOver(field(page, 'wallThickness'), '4 mm')
     await page.getByRole('tab', { name: 'Shoe' }).click()
+    await page.locator('summary').filter({ hasText: 'Fit in figures' }).click()
     await typeOver(field(page, 'fit.toeSetBack'), '12 mm')
     await page.getByRole('tab', { name: 'Nail' }).click()
     await expect(page.getByRole('cell', { name: 'would prick' }).first()).toBeVisible()

@@ -12,6 +12,7 @@ import {
   test,
   typeFive,
   typeOver,
+  openGroup,
 } from '../support/fixtures'
 
 /** What is downloaded by a tap. */
@@ -81,7 +82,7 @@ test.describe('iron', () => {
     test.slow()
     await onDevice(browser, server, PHONE, async (page) => {
       await openBench(page, 'Dunlin')
-      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+      await page.getByRole('button', { name: 'Copy last visit' }).first().tap()
       await page.getByRole('tab', { name: 'Iron' }).tap()
       const which = page.getByText(/Step \d+ of \d+/)
       const count = Number(/of (\d+)/.exec((await which.textContent())!)![1])
@@ -138,7 +139,7 @@ test('the pattern whose foot is most like this one is found among all horses and
 }) => {
   await open('/round')
   await openBench(page, 'Fallow')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   await page.getByRole('button', { name: 'More for this foot' }).click()
   await page.getByRole('menuitem', { name: 'Load a pattern' }).click()
   const dialog = page.getByRole('dialog', { name: 'Load a pattern' })
@@ -167,7 +168,7 @@ test('a pattern of the other side is taken up mirrored, and says so where it is 
   const wry = async (half: string) => {
     await typeFive(page)
     const outerHalf = field(page, 'lateralHalfWidth')
-    if (!(await outerHalf.isVisible())) await page.locator('summary').filter({ hasText: 'Outline' }).click()
+    if (!(await outerHalf.isVisible())) await openGroup(page, 'Outline')
     await typeOver(outerHalf, half)
   }
   await open('/round')
@@ -195,7 +196,7 @@ test('a pattern is tagged, its next version says why, and it goes to another hor
 }) => {
   await open('/round')
   await openBench(page, 'Marrow')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   const save = page.getByRole('dialog', { name: 'Save pattern' })
   const saved = async (fields: Record<string, string>) => {
     await page.keyboard.press('Control+s')
@@ -227,7 +228,7 @@ test('a pattern is tagged, its next version says why, and it goes to another hor
   await dialog.getByRole('button', { name: 'Close' }).click()
 
   await openBench(page, 'Dunlin')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   await load()
   await dialog.getByTestId('pattern-file').setInputFiles({
     ...{ name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{"format":') },

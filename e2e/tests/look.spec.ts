@@ -131,7 +131,7 @@ test.describe('look', () => {
     await kept(page)
 
     await page.getByRole('tab', { name: 'Map' }).click()
-    await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+    await page.getByRole('button', { name: 'Copy last visit' }).first().click()
     await page.getByRole('tab', { name: 'Shoe' }).click()
     await expect(page.getByRole('region', { name: 'Agreed while looking' })).toContainText(
       'Six, the wall is torn',
@@ -270,7 +270,7 @@ test.describe('look', () => {
     await expect(page.getByRole('alert')).toHaveCount(0)
     await kept(page)
     await page.getByRole('tab', { name: 'Map' }).click()
-    await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+    await page.getByRole('button', { name: 'Copy last visit' }).first().click()
     await page.getByRole('button', { name: 'Side', exact: true }).click()
     await expect(page.getByText('Dashed: before the trim.')).toBeVisible()
   })

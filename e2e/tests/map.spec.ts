@@ -10,13 +10,13 @@ import {
   typeFive,
   typeOver,
   typeDay,
+  openGroup,
 } from '../support/fixtures'
 
 const STYLE = { unit: 'in', denominator: 16 } as const
 const school = (page: Page, key: string) => page.locator(`[data-school="${key}"]`)
 const view = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
-const copyLast = (page: Page) =>
-  page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+const copyLast = (page: Page) => page.getByRole('button', { name: 'Copy last visit' }).first().click()
 
 /** Opens the groups of refinements so that every field can be reached. */
 async function unfold(page: Page): Promise<void> {
@@ -125,6 +125,7 @@ test.describe('map', () => {
     await open('/round')
     await openBench(page, 'Nock')
     await typeFive(page)
+    await openGroup(page)
     await page.getByRole('button', { name: 'middle of web' }).click()
     await typeOver(field(page, 'heelWidth'), '2 3/4')
     await expect(field(page, 'heelWeb')).toHaveAttribute('placeholder', '3/4"')

@@ -177,7 +177,7 @@ test('the demo’s foundered pony: soles of its visits to one scale, radiographs
 }) => {
   await open('/round')
   await openBench(page, 'Buttercup')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   await view(page).click()
   await page.getByRole('button', { name: 'Lay over each other' }).click()
   await expect(page.getByTestId('over-words')).toContainText('By toe, widest places and heels. They lie')

@@ -113,7 +113,7 @@ test('all feet are printed in one go, each with its widths', async ({ page }) =>
     .getByRole('radio', { name: /^RF|right fore/i })
     .first()
     .click()
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   await page.evaluate(() => {
     window.print = () => undefined
   })

@@ -11,6 +11,7 @@ import {
   test,
   typeFive,
   typeOver,
+  openGroup,
 } from '../support/fixtures'
 import { onScreen } from '../support/made-photo'
 import { madeRadiograph } from '../support/made-radiograph'
@@ -210,7 +211,7 @@ test('by touch on a tablet: one to practise on is marked, and its figures go to 
     await dialog.getByRole('button', { name: 'Done' }).tap()
     await page.getByRole('button', { name: 'Take figures to the foot' }).tap()
     await expect(page.getByText('the foot’s now')).toBeVisible()
-    await page.locator('summary').filter({ hasText: 'Seen from the side' }).tap()
+    await openGroup(page, 'Seen from the side')
     await expect(field(page, 'palmarAngle')).toHaveValue(
       new RegExp(`^${read.toFixed(1).replace(/\.0$/, '')}`),
     )

@@ -65,7 +65,7 @@ test('on a phone the drawing comes first and the two figures stay in view', asyn
   await page.setViewportSize({ width: 390, height: 844 })
   await open('/round')
   await openBench(page, 'Copperkettle')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   await expect(page.locator('cr-foot-drawing')).toBeInViewport({ ratio: 0.9 })
   await expect(page.getByTestId('cut')).toBeInViewport()
   await page.locator('main').evaluate((main) => main.scrollTo(0, main.scrollHeight))
@@ -167,7 +167,7 @@ test('a horse and a pattern are archived and brought back; a failed reading can 
 test('the workshop’s own figures reach the cut; library and backup go out and in', async ({ page, open }) => {
   await open('/round')
   await openBench(page, 'Old Granite')
-  await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
   const before = await page.getByTestId('cut').getAttribute('aria-label')
   await page.getByRole('button', { name: 'Workshop and settings' }).click()
   await typeOver(field(page, 'correction'), '200 mm')

@@ -11,6 +11,7 @@ import {
   test,
   typeFive,
   typeOver,
+  openGroup,
 } from '../support/fixtures'
 
 const offers = (page: Page) => page.getByRole('group', { name: 'Add a modification' })
@@ -212,7 +213,7 @@ test.describe('a shoe that is kept', () => {
     await expect(page.getByTestId('part')).toHaveCount(2)
     await expect(page.getByText('Stop: The true apex was not found')).toBeVisible()
     await page.getByRole('tab', { name: 'Map' }).click()
-    await field(page, 'frogApex').evaluate((input) => (input.closest('details')!.open = true))
+    await openGroup(page, 'Apex and widest part')
     await typeOver(field(page, 'frogApex'), '1 1/2')
     await page.getByRole('tab', { name: 'Shoe' }).click()
     await expect(page.getByText('Stop: The true apex was not found')).toHaveCount(0)

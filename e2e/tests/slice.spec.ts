@@ -46,6 +46,7 @@ test.describe('the slice, end to end', () => {
       .poll(() => cut(page))
       .toBe(formatLength(plan.iron.cutLength, { unit: 'in', denominator: 16 }))
     await expect(page.getByTestId('section')).toHaveText('3/4 x 5/16')
+    await page.getByText('The bar with its marks').click()
     await page.getByText('Marks as a list').click()
     await expect(page.getByRole('row', { name: /Hole 1, outer branch/ })).toBeVisible()
 
@@ -95,7 +96,7 @@ test.describe('the slice, end to end', () => {
     await page.keyboard.press('m')
     await expect(page.getByText('Type the five measurements')).toBeVisible()
     await page.keyboard.press('g')
-    await expect(page).toHaveURL(/\/RF$/)
+    await expect(page).toHaveURL(/\/RF(\?|$)/)
     for (let i = 0; i < 30; i++) {
       if (await page.evaluate(() => document.activeElement?.getAttribute('data-field') === 'width')) break
       await page.keyboard.press('Tab')
@@ -127,13 +128,13 @@ test.describe('the slice, end to end', () => {
   test('the last visit is copied, a pattern loaded, a side mirrored', async ({ page, open }) => {
     await open('/round')
     await openBench(page, 'Thrift')
-    await page.getByRole('button', { name: 'Start from the last visit' }).first().click()
+    await page.getByRole('button', { name: 'Copy last visit' }).first().click()
     await expect(field(page, 'width')).not.toHaveValue('')
     const width = await field(page, 'width').inputValue()
     await expect(page.getByText('As last visit').first()).toBeVisible()
     await page.getByRole('radio', { name: 'right fore' }).click()
     await expect(field(page, 'width')).toHaveValue('')
-    await page.getByRole('button', { name: 'Mirror from LF' }).click()
+    await page.getByRole('button', { name: 'Mirror from LF' }).first().click()
     await expect(field(page, 'width')).toHaveValue(width)
     await page.getByRole('button', { name: 'More for this foot' }).click()
     await page.getByRole('menuitem', { name: 'Load a pattern' }).click()

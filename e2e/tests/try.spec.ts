@@ -84,7 +84,7 @@ test.describe('a try-on', () => {
   }) => {
     await onDevice(browser, server, PHONE, async (page) => {
       await openBench(page, 'Buttercup')
-      await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+      await page.getByRole('button', { name: 'Copy last visit' }).first().tap()
       await page.getByRole('tab', { name: 'Try' }).tap()
       await page.getByRole('radio', { name: 'On the foot' }).tap()
       for (const branch of ['outer', 'inner'])
@@ -118,7 +118,7 @@ test.describe('a try-on', () => {
     }) => {
       await onDevice(browser, server, device, async (page) => {
         await openBench(page, horse)
-        await page.getByRole('button', { name: 'Start from the last visit' }).first().tap()
+        await page.getByRole('button', { name: 'Copy last visit' }).first().tap()
         await page.getByRole('tab', { name: 'Try' }).tap()
         await page.getByText('Level', { exact: true }).tap()
         await page.getByRole('radio', { name: 'inner heel up' }).tap()

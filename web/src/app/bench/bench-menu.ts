@@ -14,7 +14,9 @@ import { Store } from '@ngrx/store'
 import { benchActions } from '../state/bench/bench.feature'
 import { FigureText } from '../drawing/figure-text'
 import { Desk } from './desk'
+import { ShoeAgain } from './keep/again/shoe-again'
 import { Keeping } from './keep/keeping'
+import { SavingAll } from './keep/saving-all'
 import { Printing } from './print/printing'
 
 /** What else can be done with this foot. Fetched when it is first wanted, so it opens itself. */
@@ -42,6 +44,10 @@ import { Printing } from './print/printing'
       @if (patternFile(); as url) {
         <a mat-menu-item [href]="url" download><mat-icon svgIcon="download" />Pattern as a file</a>
       }
+      <button mat-menu-item (click)="again()"><mat-icon svgIcon="copy" />All four as last time</button>
+      <button mat-menu-item [disabled]="all.sides().length === 0" (click)="all.ask()">
+        <mat-icon svgIcon="save" />Save all feet
+      </button>
       <button mat-menu-item (click)="keeping.load()"><mat-icon svgIcon="folder" />Load a pattern</button>
       <button mat-menu-item [disabled]="!desk.previous()" (click)="desk.copyLast()">
         <mat-icon svgIcon="copy" />Copy last visit
@@ -60,6 +66,8 @@ export class BenchMenu {
   private readonly store = inject(Store)
   protected readonly desk = inject(Desk)
   protected readonly keeping = inject(Keeping)
+  protected readonly all = inject(SavingAll)
+  private readonly shoeAgain = inject(ShoeAgain)
   protected readonly printing = inject(Printing)
   protected readonly other = computed(() => OPPOSITE[this.desk.side()])
   private readonly text = inject(FigureText)
@@ -88,6 +96,10 @@ export class BenchMenu {
     afterNextRender(() => this.trigger().openMenu())
   }
 
+  protected again(): void {
+    const { horse, visit } = this.desk.page()!
+    this.shoeAgain.ask(horse, visit.date)
+  }
   protected mirror = (): void => this.store.dispatch(benchActions.mirror())
   protected discard = (): void => this.store.dispatch(benchActions.discard())
 }

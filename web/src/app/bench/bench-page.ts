@@ -14,10 +14,11 @@ import {
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import { Router } from '@angular/router'
-import { SIDES, type Side } from '@crescent/core'
+import { OPPOSITE, SIDES, type Side } from '@crescent/core'
 import { Store } from '@ngrx/store'
 import { AsyncState } from '../common/async-state'
 import { Dialogs } from '../common/dialogs'
+import { today } from '../common/today'
 import { Roving } from '../common/roving'
 import { CourseDue } from '../courses/course-due'
 import { HorseCourses } from '../courses/horse-courses'
@@ -33,6 +34,8 @@ import { Brought } from './brought'
 import { Desk } from './desk'
 import { FootWorkBar } from './foot-work'
 import { Keeping } from './keep/keeping'
+import { NextHorse } from './keep/next-horse'
+import { SavingAll } from './keep/saving-all'
 import { LastTime } from './last-time'
 import { PrintSheets } from './print/print-sheets'
 import { Printing } from './print/printing'
@@ -69,13 +72,14 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     LastTime,
     MatButton,
     MatIcon,
+    NextHorse,
     PainStrip,
     PrintSheets,
     ProblemList,
     Roving,
     StopStrip,
   ],
-  providers: [Desk, Forging, HorseCourses, Keeping, Looking, Mapping, Shaping, Undoing, Printing],
+  providers: [Desk, Forging, HorseCourses, Keeping, Looking, Mapping, Printing, SavingAll, Shaping, Undoing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench-page.html',
   styleUrl: './bench-page.scss',
@@ -85,6 +89,8 @@ export class BenchPage {
   /** From the address. */
   readonly visitId = input.required<string>()
   readonly side = input.required<string>()
+  /** The step, from the address too: Back goes to the one before. */
+  readonly at = input<string | undefined>(undefined, { alias: 'step' })
 
   private readonly store = inject(Store)
   private readonly router = inject(Router)
@@ -95,13 +101,14 @@ export class BenchPage {
   protected readonly keeping = inject(Keeping)
 
   protected readonly steps = STEPS
+  protected readonly today = today()
   protected readonly failure = this.store.selectSignal(benchFeature.selectFailure)
   protected readonly work = this.store.selectSignal(benchFeature.selectWork)
   protected readonly paused = this.store.selectSignal(benchFeature.selectPaused)
 
   private readonly visitOnBench = computed(() => this.desk.page()?.visit.id)
-  /** A visit begins with its first step, until something was measured at it; after a reload it goes on where it was. */
-  protected readonly step = linkedSignal<string | undefined, BenchStep>({
+  /** A visit begins with its first step, until something was measured at it, or goes on where this browser was. */
+  private readonly first = linkedSignal<string | undefined, BenchStep>({
     // A signal of its own: the page changes with every save, the visit does not.
     source: this.visitOnBench,
     computation: (visitId) =>
@@ -109,6 +116,9 @@ export class BenchPage {
       (this.desk.page()?.footRecords.length ? STEPS.find(({ needsPlan }) => needsPlan) : undefined) ??
       STEPS[0],
   })
+  protected readonly step = computed(() => STEPS.find(({ key }) => key === this.at()) ?? this.first())
+  /** The bar is unfolded where it is no part of the step. */
+  protected readonly barOpen = signal(false)
   /** The view of each step as it was left. */
   private readonly chosenViews = signal<Partial<Record<BenchStep['key'], BenchView>>>({})
   protected readonly view = computed(() => this.chosenViews()[this.step().key] ?? this.step().views[0])
@@ -118,6 +128,7 @@ export class BenchPage {
 
   /** The step needs a plan that could not be made yet. */
   protected readonly waiting = computed(() => this.step().needsPlan && !this.desk.plan())
+  protected readonly otherSide = computed(() => OPPOSITE[this.desk.side()])
   protected readonly sideName = computed(() => SIDE_NAMES[this.desk.side()])
   protected readonly missingWords = computed(() =>
     this.desk
@@ -163,8 +174,20 @@ export class BenchPage {
   /** Nothing goes on past what calls for the vet until it was acknowledged. */
   protected choose(step: BenchStep): void {
     if (!step.beforeGates && this.looking.closedGates().length > 0)
-      return this.looking.readGates(() => this.step.set(step))
-    this.step.set(step)
+      return this.looking.readGates(() => this.show(step))
+    this.show(step)
+  }
+
+  private show(step: BenchStep): void {
+    if (step === this.step()) return
+    void this.router.navigate([], { queryParams: { step: step.key }, queryParamsHandling: 'merge' })
+  }
+
+  /** A foot that is not measured begins from its pair or from last time, and is gone through in Map. */
+  protected begin(from?: 'mirror' | 'copy'): void {
+    if (from === 'mirror') this.store.dispatch(benchActions.mirror())
+    if (from === 'copy') this.desk.copyLast()
+    this.choose(STEPS.find(({ key }) => key === 'map')!)
   }
 
   /** A course asks for something: it stands where it is looked, on its foot. */
@@ -174,7 +197,10 @@ export class BenchPage {
   }
 
   protected go(side: Side): void {
-    void this.router.navigate(['/bench', this.visitId(), side], { replaceUrl: true })
+    void this.router.navigate(['/bench', this.visitId(), side], {
+      replaceUrl: true,
+      queryParamsHandling: 'preserve',
+    })
   }
 
   /** The next foot, or the one before. */

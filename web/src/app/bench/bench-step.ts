@@ -35,6 +35,8 @@ export interface BenchStep {
   beside: Shown
   /** What of this step stands in the slip, above what was agreed. */
   inSlip?: Shown
+  /** The bar with its marks is part of it; elsewhere it is folded to a line. */
+  showsBar?: true
   /** Widest part and breakover are drawn on the sole: the step in which they are judged. */
   judgesBalance?: boolean
   /** What can be taken hold of on the sole. */

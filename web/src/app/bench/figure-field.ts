@@ -51,7 +51,7 @@ const orUndefined = (value: number | null | undefined): number | undefined => va
         [id]="id"
         [attr.data-field]="field()"
         type="text"
-        [attr.inputmode]="kind() === 'length' ? 'text' : 'decimal'"
+        [attr.inputmode]="kind() === 'length' && text.style().unit === 'in' ? 'text' : 'decimal'"
         autocomplete="off"
         autocapitalize="off"
         spellcheck="false"
@@ -349,7 +349,9 @@ function focusNextField(from: HTMLInputElement): void {
   ]
   const next = fields[fields.indexOf(from) + 1]
   // A group that is folded opens for the figure in it.
-  next?.closest('details')?.setAttribute('open', '')
+  // What it lies in, fold within fold.
+  for (let fold = next?.closest('details'); fold; fold = fold.parentElement?.closest('details'))
+    fold.setAttribute('open', '')
   if (next) next.focus()
   else from.blur()
 }

@@ -55,7 +55,10 @@ export class Undoing {
     const elsewhere = step.side !== this.side()
     this.store.dispatch(action)
     if (!elsewhere) return
-    void this.router.navigate(['/bench', this.page()!.visit.id, step.side], { replaceUrl: true })
+    void this.router.navigate(['/bench', this.page()!.visit.id, step.side], {
+      replaceUrl: true,
+      queryParamsHandling: 'preserve',
+    })
     void this.tells.done(`${way} on ${step.side}: ${changeWords(step.what)}`, 5_000)
   }
 

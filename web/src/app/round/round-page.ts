@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router'
 import type { Round } from '@crescent/core'
 import { workWords } from '@crescent/core/text'
 import { Store } from '@ngrx/store'
+import { ShoeAgain } from '../bench/keep/again/shoe-again'
 import { AsyncState } from '../common/async-state'
 import { StopLines } from '../common/stop-lines'
 import { OneOf } from '../common/one-of'
@@ -37,6 +38,7 @@ import { RoundSteps } from './round-steps'
 })
 export class RoundPage {
   private readonly store = inject(Store)
+  protected readonly again = inject(ShoeAgain)
   protected readonly day = signal(today())
   protected readonly round = this.store.selectSignal(recordsFeature.selectRound)
   protected readonly failure = this.store.selectSignal(recordsFeature.selectFailure)

@@ -18,6 +18,7 @@ import {
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
+import { ShoeAgain } from '../bench/keep/again/shoe-again'
 import { AsyncState } from '../common/async-state'
 import { StopLines } from '../common/stop-lines'
 import { shortDay, today } from '../common/today'
@@ -59,6 +60,7 @@ export class HorsePageView {
 
   private readonly store = inject(Store)
   private readonly dialogs = inject(Dialogs)
+  protected readonly asLastTime = inject(ShoeAgain)
   protected readonly text = inject(FigureText)
   protected readonly page = this.store.selectSignal(recordsFeature.selectPage)
   protected readonly loading = this.store.selectSignal(recordsFeature.selectLoading)

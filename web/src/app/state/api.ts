@@ -19,6 +19,7 @@ import type {
   ListedPicture,
   Losses,
   Section,
+  Side,
   Size,
   Owner,
   Pattern,
@@ -52,6 +53,24 @@ import { upload, type Upload } from './upload'
 export interface Shoeing {
   pattern: StoredPattern
   record: FootRecord
+}
+
+/** What is sent of several feet of a visit. */
+export interface SeveralFeet {
+  visit?: Visit
+  feet: { pattern: Pattern; record: FootRecord }[]
+}
+
+/** A visit and the feet that were stored with it. */
+export interface StoredFeet {
+  visit: Visit
+  feet: Shoeing[]
+}
+
+/** What of several feet was changed elsewhere. */
+export interface StaleFeet {
+  visit?: Visit
+  feet: Partial<Record<Side, Partial<Shoeing>>>
 }
 
 /** What a file of sizes holds, row by row. */
@@ -110,6 +129,12 @@ export class Api {
   /** A foot with the pattern made for it: both are stored or neither. */
   putShoeing = (shoeing: { pattern: Pattern; record: FootRecord }): Observable<Shoeing> =>
     this.http.put<Shoeing>(`/api/visits/${shoeing.record.visitId}/feet/${shoeing.record.side}`, shoeing)
+  /** The visit that runs on a day, else the one that would begin: not stored, version 0. */
+  nextVisit = (horse: string, date: string): Observable<VisitPage> =>
+    this.http.get<VisitPage>(`/api/horses/${horse}/next-visit`, { params: { date } })
+  /** Several feet with their patterns, and the visit itself where it is sent: all are stored or none. */
+  putSeveralFeet = (visitId: string, sent: SeveralFeet): Observable<StoredFeet> =>
+    this.http.put<StoredFeet>(`/api/visits/${visitId}/feet`, sent)
   putLook = (look: Look): Observable<Look> => this.http.put<Look>(`/api/looks/${look.id}`, look)
   putPattern = (pattern: Pattern): Observable<StoredPattern> =>
     this.http.put<StoredPattern>(`/api/patterns/${pattern.id}`, pattern)

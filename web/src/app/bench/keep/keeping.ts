@@ -1,7 +1,6 @@
 import { effect, inject, Injectable, untracked } from '@angular/core'
 import {
   SIDES,
-  designName,
   mirroredDesign,
   readFoot,
   refit,
@@ -32,6 +31,7 @@ import type { ConflictAnswer, ConflictDialogData } from './conflict-dialog'
 import type { FinishAnswer, FinishDialogData } from './finish-dialog'
 import { Looking } from '../steps/look/looking'
 import type { PatternChoice } from './pattern-dialog'
+import { suggestedName } from './suggested-name'
 import type { SaveDialogAnswer, SaveDialogData } from './save-dialog'
 import { Shaping } from '../steps/shoe/shaping'
 import type { VisitAnswer, VisitDialogData } from './visit-dialog'
@@ -106,7 +106,7 @@ export class Keeping {
     const stored = draft.base.pattern && draft.base.pattern.version > 0 ? draft.base.pattern.name : undefined
     const data: SaveDialogData = {
       loaded: stored,
-      suggestedName: this.suggestedName(),
+      suggestedName: suggestedName(draft.shoe, this.page()!.visit.date, this.text),
       tags: this.page()!.patterns.find(({ id }) => id === draft.base.pattern?.id)?.tags ?? [],
       stops: plan.cautions
         .filter(({ severity }) => severity === 'stop')
@@ -135,12 +135,6 @@ export class Keeping {
     )
     this.store.dispatch(benchActions.save({ request }))
     return answered
-  }
-
-  private suggestedName(): string {
-    const { shoe } = this.draft()!
-    const bar = `${this.text.bare(shoe.section.width)} x ${this.text.length(shoe.section.thickness)}`
-    return `${designName(shoe, bar)}, ${shortDay(this.page()!.visit.date)}`
   }
 
   /** Takes up a pattern of this foot or its pair. */

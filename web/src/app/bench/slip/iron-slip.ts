@@ -38,6 +38,11 @@ import { CautionsList } from './cautions-list'
           <mat-icon svgIcon="save" />{{ saving() ? 'Saving' : 'Save'
           }}<span class="wide" [hidden]="saving()">&nbsp;pattern</span>
         </button>
+        @if (unsaved() > 1) {
+          <button mat-stroked-button [disabled]="saving()" (click)="saveAll.emit()">
+            Save all {{ unsaved() }}
+          </button>
+        }
         <span class="state">{{ dirty() ? 'not saved yet' : 'saved' }}</span>
       </div>
     </div>
@@ -181,7 +186,10 @@ export class IronSlip {
   readonly stale = input(false)
   readonly dirty = input(false)
   readonly saving = input(false)
+  /** So many feet of the visit wait to be saved. */
+  readonly unsaved = input(0)
   readonly save = output()
+  readonly saveAll = output()
   readonly take = output<Section>()
 
   protected readonly text = inject(FigureText)

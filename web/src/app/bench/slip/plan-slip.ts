@@ -5,6 +5,7 @@ import { benchActions } from '../../state/bench/bench.feature'
 import { Brought } from '../brought'
 import { Desk } from '../desk'
 import { Keeping } from '../keep/keeping'
+import { SavingAll } from '../keep/saving-all'
 import { Looking } from '../steps/look/looking'
 import { AgreedList } from './agreed-list'
 import { IronSlip } from './iron-slip'
@@ -25,7 +26,9 @@ import { IronSlip } from './iron-slip'
           [stale]="desk.stale()"
           [dirty]="draft.dirty || !draft.base.record"
           [saving]="keeping.saving()"
+          [unsaved]="all.sides().length"
           (save)="keeping.saveDrawn()"
+          (saveAll)="all.ask()"
           (take)="takeSection($event)"
         >
           @if (desk.step()?.inSlip; as part) {
@@ -45,6 +48,7 @@ import { IronSlip } from './iron-slip'
 export class PlanSlip {
   protected readonly desk = inject(Desk)
   protected readonly keeping = inject(Keeping)
+  protected readonly all = inject(SavingAll)
   protected readonly looking = inject(Looking)
   private readonly store = inject(Store)
 

@@ -1,4 +1,5 @@
 import type { HelpTopic } from '../help-topic'
+import { again } from './again'
 import { begin } from './begin'
 import { bench } from './bench'
 import { conflict } from './conflict'
@@ -58,6 +59,7 @@ export const TOPICS: readonly HelpTopic[] = [
   nail,
   shelf,
   rack,
+  again,
   save,
   load,
   versions,

@@ -1,13 +1,6 @@
 import { inject } from '@angular/core'
 import { Router } from '@angular/router'
-import {
-  SIDES,
-  type FootInput,
-  type FootRecord,
-  type Pattern,
-  type Side,
-  type VisitPage,
-} from '@crescent/core'
+import { type FootInput, type FootRecord, type Pattern, type Side, type VisitPage } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
@@ -26,17 +19,16 @@ import {
   tap,
 } from 'rxjs'
 import { Tells } from '../../common/tells'
-import { Api, conflictOf, failureText, isGone, type Shoeing } from '../api'
+import { Api, conflictOf, failureText, isGone, type SeveralFeet, type Shoeing, type StaleFeet } from '../api'
 import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
 import { benchActions, benchFeature, selectSeen } from './bench.feature'
 import type { SaveRequest } from './bench.state'
-import { footInput, type Draft, type Drafts, type Step } from './draft'
+import { footInput, type Draft, type Drafts, type SeenFoot, type Step } from './draft'
+import { keepDrafts, keptDrafts } from './kept-drafts'
 import { workshopFor } from './workshop-for'
-
-const keptKey = (visitId: string): string => `bench.${visitId}`
 
 /** Where this browser keeps what can be taken back, for the visit it worked on last. */
 const HISTORY_KEY = 'bench.history'
@@ -62,7 +54,7 @@ export const openVisit = createEffect(
           map((page) =>
             benchActions.opened({
               page,
-              kept: browserStore.read<Partial<Drafts>>(keptKey(visitId)) ?? {},
+              kept: keptDrafts(visitId),
               ...keptHistory(visitId),
             }),
           ),
@@ -127,7 +119,7 @@ export const keepUnsaved = createEffect(
     const mine = new Set<string>()
     return merge(bench.pipe(debounceTime(120)), leaving.pipe(switchMap(() => bench.pipe(take(1))))).pipe(
       tap(({ page, drafts }) => {
-        if (page && drafts) keep(keptKey(page.visit.id), drafts, mine)
+        if (page && drafts) keepDrafts(page.visit.id, drafts, mine)
       }),
     )
   },
@@ -155,25 +147,6 @@ export const keepHistory = createEffect(
   { functional: true, dispatch: false },
 )
 
-function keep(key: string, drafts: Drafts, mine: Set<string>): void {
-  const kept = browserStore.read<Partial<Drafts>>(key) ?? {}
-  let changed = false
-  for (const side of SIDES) {
-    const place = `${key} ${side}`
-    if (drafts[side].dirty) {
-      kept[side] = drafts[side]
-      mine.add(place)
-      changed = true
-    } else if (mine.delete(place)) {
-      delete kept[side]
-      changed = true
-    }
-  }
-  if (!changed) return
-  if (Object.keys(kept).length > 0) browserStore.write(key, kept)
-  else browserStore.remove(key)
-}
-
 /** The foot and its pattern in one go. Sent again without harm. */
 export const save = createEffect(
   (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
@@ -183,10 +156,7 @@ export const save = createEffect(
       exhaustMap(([{ request }, { page, drafts }, seen]) => {
         const { side } = request
         const sent = drafts![side]
-        const foot = footInput(side, sent.foot, seen[side])
-        const pattern = patternToSend(foot, sent, request, page!)
-        const record = recordToSend(foot, sent, side, page!.visit.id, pattern.id)
-        return api.putShoeing({ pattern, record }).pipe(
+        return api.putShoeing(shoeingToSend(request, sent, page!, seen)).pipe(
           map((stored) => benchActions.saved({ side, sent, ...stored })),
           catchError((error: unknown) => {
             const current = conflictOf<Partial<Shoeing>>(error)
@@ -201,6 +171,48 @@ export const save = createEffect(
     ),
   { functional: true },
 )
+
+/** Several feet in one go. Where one was changed elsewhere none is kept, and that one is asked about. */
+export const saveSeveral = createEffect(
+  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+    actions.pipe(
+      ofType(benchActions.saveSeveral),
+      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectSeen)]),
+      exhaustMap(([{ requests }, { page, drafts }, seen]) => {
+        const sent = Object.fromEntries(requests.map(({ side }) => [side, drafts![side]])) as Partial<Drafts>
+        const feet = requests.map((request) => shoeingToSend(request, drafts![request.side], page!, seen))
+        return api.putSeveralFeet(page!.visit.id, { feet }).pipe(
+          map((stored) => benchActions.severalSaved({ sent, stored })),
+          catchError((error: unknown) => {
+            const stale = conflictOf<StaleFeet>(error)
+            const refused = requests.find(({ side }) => stale?.feet[side])
+            return of(
+              refused
+                ? benchActions.saveRefused({
+                    conflict: { side: refused.side, ...stale!.feet[refused.side] },
+                    request: refused,
+                  })
+                : benchActions.saveFailed({ failure: failureText(error) }),
+            )
+          }),
+        )
+      }),
+    ),
+  { functional: true },
+)
+
+/** A foot as it was measured, with what was found on it, and the pattern made for it. */
+function shoeingToSend(
+  request: SaveRequest,
+  draft: Draft,
+  page: VisitPage,
+  seen: Record<Side, SeenFoot>,
+): SeveralFeet['feet'][number] {
+  const { side } = request
+  const foot = footInput(side, draft.foot, seen[side])
+  const pattern = patternToSend(foot, draft, request, page)
+  return { pattern, record: recordToSend(foot, draft, side, page.visit.id, pattern.id) }
+}
 
 function patternToSend(foot: FootInput, draft: Draft, request: SaveRequest, page: VisitPage): Pattern {
   const { side, name, tags = [], why = '' } = request
@@ -261,6 +273,7 @@ export const tell = createEffect(
     actions.pipe(
       ofType(
         benchActions.saved,
+        benchActions.severalSaved,
         benchActions.saveFailed,
         benchActions.visitChanged,
         benchActions.visitWaits,
@@ -268,6 +281,8 @@ export const tell = createEffect(
       ),
       tap((action) => {
         if (action.type === benchActions.saved.type) void tells.done(`Saved: ${action.pattern.name}`)
+        else if (action.type === benchActions.severalSaved.type)
+          void tells.done(`Saved: ${action.stored.feet.map(({ record }) => record.side).join(', ')}`)
         else if (action.type === benchActions.visitChanged.type) {
           if (action.told) void tells.done(action.told)
         } else if (action.type === benchActions.visitWaits.type)

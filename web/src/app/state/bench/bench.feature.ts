@@ -31,6 +31,7 @@ import {
 } from '@ngrx/store'
 import type { History } from '../history'
 import { lookFeature } from '../look/look.feature'
+import type { StoredFeet } from '../api'
 import { recordsActions } from '../records/records.feature'
 import {
   asChanged,
@@ -57,7 +58,7 @@ import { redone, touch, touchAll, undone } from './changing'
 import { tryPlan, UNPLANNED } from './planning'
 import { tracedDraft } from './traced'
 import { workshopFor } from './workshop-for'
-import { afterSave, rebased, takeTheirs, withIds } from './saving'
+import { afterSave, afterSeveral, rebased, takeTheirs, withIds } from './saving'
 
 export const benchActions = createActionGroup({
   source: 'Bench',
@@ -95,6 +96,9 @@ export const benchActions = createActionGroup({
     discard: emptyProps(),
     save: props<{ request: SaveRequest }>(),
     saved: props<{ side: Side; sent: Draft; record: FootRecord; pattern: StoredPattern }>(),
+    /** Several feet in one go: all are kept or none. */
+    saveSeveral: props<{ requests: SaveRequest[] }>(),
+    severalSaved: props<{ sent: Partial<Drafts>; stored: StoredFeet }>(),
     saveFailed: props<{ failure: string }>(),
     saveRefused: props<{ conflict: BenchConflict; request: SaveRequest }>(),
     keepMine: emptyProps(),
@@ -258,6 +262,14 @@ export const benchFeature = createFeature({
     on(benchActions.save, (state, { request }): BenchState => ({ ...withIds(state, request), saving: true })),
     on(benchActions.saved, (state, { side, sent, record, pattern }): BenchState =>
       afterSave(state, side, sent, record, pattern),
+    ),
+    on(benchActions.saveSeveral, (state, { requests }): BenchState => ({
+      ...requests.reduce(withIds, state),
+      saving: true,
+    })),
+    on(benchActions.severalSaved, (state, { sent, stored }): BenchState => afterSeveral(state, stored, sent)),
+    on(recordsActions.severalStored, (state, stored): BenchState =>
+      state.page?.visit.id === stored.visit.id ? afterSeveral(state, stored) : state,
     ),
     on(benchActions.saveFailed, (state): BenchState => ({ ...state, saving: false })),
     on(benchActions.saveRefused, (state, { conflict, request }): BenchState => ({

@@ -1,6 +1,7 @@
 import type { FootRecord, Side, StoredPattern } from '@crescent/core'
 import type { BenchState, SaveRequest } from './bench.state'
-import { footDraft, type Draft } from './draft'
+import type { StoredFeet } from '../api'
+import { draftsFrom, footDraft, type Draft, type Drafts } from './draft'
 import { rebaseHistory, touch } from './changing'
 
 /** Gives ids to what is stored for the first time. One that was sent before and never answered keeps its id. */
@@ -44,6 +45,31 @@ export function afterSave(
       patterns: [pattern, ...state.page.patterns.filter((one) => one.id !== pattern.id)],
     },
   }
+}
+
+/**
+ * Takes over several feet that were stored in one go, with their visit.
+ *
+ * @param sent the drafts that were sent; a foot without one takes what is stored, where nothing of it was unsaved
+ */
+export function afterSeveral(
+  state: BenchState,
+  { visit, feet }: StoredFeet,
+  sent: Partial<Drafts> = {},
+): BenchState {
+  const kept = feet.reduce((now, { record, pattern }) => {
+    const { side } = record
+    const before = sent[side] ?? now.drafts?.[side]
+    return before ? afterSave(now, side, before, record, pattern) : now
+  }, state)
+  if (!kept.page || !kept.drafts) return kept
+  const page = { ...kept.page, visit }
+  const stored = draftsFrom(page)
+  const taken = feet
+    .map(({ record }) => record.side)
+    .filter((side) => !sent[side] && !state.drafts?.[side].dirty)
+    .map((side) => [side, stored[side]] as const)
+  return { ...kept, page, drafts: { ...kept.drafts, ...Object.fromEntries(taken) } }
 }
 
 /** The work on a side now builds on these stored records, and so does what is remembered of it. */

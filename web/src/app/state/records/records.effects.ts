@@ -1,6 +1,5 @@
 import { inject } from '@angular/core'
 import { Router } from '@angular/router'
-import type { Visit } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { catchError, concatMap, exhaustMap, map, of, switchMap, tap } from 'rxjs'
 import { Tells } from '../../common/tells'
@@ -65,24 +64,8 @@ export const startVisit = createEffect(
     actions.pipe(
       ofType(recordsActions.startVisit),
       exhaustMap(({ horseId, date }) =>
-        api.horsePage(horseId).pipe(
-          concatMap(({ visits }) => {
-            const running = visits.find((visit) => visit.state === 'open' || visit.date === date)
-            if (running) return of(running)
-            const visit: Visit = {
-              id: crypto.randomUUID(),
-              version: 0,
-              horseId,
-              date,
-              state: 'open',
-              feet: {},
-              nextDue: null,
-              closeList: {},
-              notes: '',
-              archived: false,
-            }
-            return api.putVisit(visit)
-          }),
+        api.nextVisit(horseId, date).pipe(
+          concatMap(({ visit }) => (visit.version > 0 ? of(visit) : api.putVisit(visit))),
           map((visit) => recordsActions.visitStarted({ visit })),
           catchError(saveFailed),
         ),

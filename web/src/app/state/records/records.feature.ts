@@ -1,4 +1,5 @@
 import type {
+  FootRecord,
   Horse,
   HorsePage,
   HorseSummary,
@@ -46,6 +47,8 @@ export const recordsActions = createActionGroup({
     /** Starts a visit of a horse today, or goes on with the one that is open. */
     startVisit: props<{ horseId: string; date: string }>(),
     visitStarted: props<{ visit: Visit }>(),
+    /** Several feet were stored at once, as last time. */
+    severalStored: props<{ visit: Visit; feet: { pattern: StoredPattern; record: FootRecord }[] }>(),
     saveHorse: props<{ horse: Horse }>(),
     horseSaved: props<{ horse: Horse }>(),
     saveOwner: props<{ owner: Owner }>(),

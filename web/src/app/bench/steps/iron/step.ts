@@ -24,6 +24,7 @@ export const IRON: BenchStep = {
       drawing: () => import('./card-view').then((m) => m.CardView),
     },
   ],
+  showsBar: true,
   beside: planSlip,
   handles: () => [],
 }

@@ -41,14 +41,6 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div data-fields>
-      @if (empty() && previous(); as last) {
-        <div class="start">
-          <p>Nothing measured yet at this visit.</p>
-          <button mat-flat-button (click)="store.dispatch(copyLast())">
-            <mat-icon svgIcon="copy" />Start from the last visit
-          </button>
-        </div>
-      }
       @if (caliper()) {
         <cr-caliper-panel (closed)="caliper.set(false)" />
       }
@@ -67,14 +59,6 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
           (unread)="keep(figure.key, $event)"
           (left)="settle()"
         />
-        @if (figure.key === 'heelWidth') {
-          <cr-choice-row
-            label="Heels measured"
-            [choices]="heelMeasures"
-            [chosen]="[draft().foot.heelMeasure ?? 'outside']"
-            (tapped)="measureHeels($event)"
-          />
-        }
       }
       @if (draft().foot.trace) {
         <div class="traced" data-testid="traced">
@@ -82,48 +66,63 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
           <button type="button" class="tap" (click)="takeAway()">Take it away</button>
         </div>
       }
-      @for (group of groups; track group.group) {
-        <details class="fold" [crFold]="faulty(group.group)">
-          <summary>
-            {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
-          </summary>
-          @for (figure of figuresIn(group.group); track figure.key) {
-            <cr-figure-field
-              [field]="figure.key"
-              [label]="figure.label"
-              [kind]="figure.kind"
-              [where]="figure.where"
-              [value]="draft().foot.figures[figure.key]"
-              [assumed]="foot()?.[figure.key]"
-              [note]="
-                !figure.fallback && draft().foot.figures[figure.key] === undefined
-                  ? 'Not known; never guessed.'
-                  : ''
-              "
-              [entry]="draft().foot.entries[figure.key]"
-              [problem]="problemOf(figure.key)"
-              (figure)="set(figure.key, $event)"
-              (unread)="keep(figure.key, $event)"
-              (left)="settle()"
-            />
-            @if (figure.key === 'tipFromToe') {
-              <cr-choice-row
-                label="Tip found by"
-                [choices]="tipSources"
-                [chosen]="draft().foot.tipBy ? [draft().foot.tipBy!] : []"
-                (tapped)="findTip($event)"
+      <details class="fold" [crFold]="faultyAny()">
+        <summary>
+          Not asked every visit <span class="muted">{{ beside() }}</span>
+        </summary>
+        <cr-choice-row
+          label="Heels measured"
+          [choices]="heelMeasures"
+          [chosen]="[draft().foot.heelMeasure ?? 'outside']"
+          (tapped)="measureHeels($event)"
+        />
+        @for (group of groups; track group.group) {
+          <details class="fold" [crFold]="faulty(group.group)">
+            <summary>
+              {{ group.title }} <span class="muted">{{ summary(group.group) }}</span>
+            </summary>
+            @for (figure of figuresIn(group.group); track figure.key) {
+              <cr-figure-field
+                [field]="figure.key"
+                [label]="figure.label"
+                [kind]="figure.kind"
+                [where]="figure.where"
+                [value]="draft().foot.figures[figure.key]"
+                [assumed]="foot()?.[figure.key]"
+                [note]="
+                  !figure.fallback && draft().foot.figures[figure.key] === undefined
+                    ? 'Not known; never guessed.'
+                    : ''
+                "
+                [entry]="draft().foot.entries[figure.key]"
+                [problem]="problemOf(figure.key)"
+                (figure)="set(figure.key, $event)"
+                (unread)="keep(figure.key, $event)"
+                (left)="settle()"
               />
+              @if (figure.key === 'tipFromToe') {
+                <cr-choice-row
+                  label="Tip found by"
+                  [choices]="tipSources"
+                  [chosen]="draft().foot.tipBy ? [draft().foot.tipBy!] : []"
+                  (tapped)="findTip($event)"
+                />
+              }
             }
-          }
-        </details>
-      }
-      <div class="animal" role="group" aria-label="Kind of animal">
-        @for (animal of animals; track animal) {
-          <button type="button" [attr.aria-pressed]="draft().foot.animal === animal" (click)="choose(animal)">
-            {{ animal }}
-          </button>
+          </details>
         }
-      </div>
+        <div class="animal" role="group" aria-label="Kind of animal">
+          @for (animal of animals; track animal) {
+            <button
+              type="button"
+              [attr.aria-pressed]="draft().foot.animal === animal"
+              (click)="choose(animal)"
+            >
+              {{ animal }}
+            </button>
+          }
+        </div>
+      </details>
       <div class="carry">
         <button mat-stroked-button (click)="bringOutline('photograph')">
           <mat-icon svgIcon="camera" />Outline from a photograph
@@ -149,14 +148,6 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
     </div>
   `,
   styles: `
-    .start {
-      display: grid;
-      gap: 8px;
-      margin-bottom: 12px;
-      padding: 12px;
-      background: var(--ember-wash);
-      border-radius: 6px;
-    }
     .animal {
       display: grid;
       grid-template-columns: repeat(4, auto);
@@ -221,7 +212,6 @@ export class MapStep {
   protected readonly copyLast = benchActions.copyLast
   protected readonly mirror = benchActions.mirror
   protected readonly other = computed(() => OPPOSITE[this.side()])
-  protected readonly empty = computed(() => Object.keys(this.draft().foot.figures).length === 0)
 
   protected takeAway(): void {
     this.store.dispatch(benchActions.setTrace({ traced: undefined }))
@@ -259,6 +249,21 @@ export class MapStep {
       ({ key }) => this.problemOf(key) !== undefined || this.draft().foot.entries[key] !== undefined,
     )
   }
+
+  /** A fault in any group opens what is folded around them. */
+  protected readonly faultyAny = computed(() => this.groups.some(({ group }) => this.faulty(group)))
+  /** What of it all was given. */
+  protected readonly beside = computed(() => {
+    const { heelMeasure, animal } = this.draft().foot
+    const given = this.groups.flatMap(({ group }) =>
+      this.figuresIn(group).filter(({ key }) => this.draft().foot.figures[key] !== undefined),
+    )
+    return [
+      ...(heelMeasure === 'middle of web' ? ['heels to the middle of the web'] : []),
+      ...(animal === 'horse' ? [] : [animal]),
+      ...given.map(({ label }) => label.toLowerCase()),
+    ].join(', ')
+  })
 
   protected summary(group: FootFigure['group']): string {
     const given = this.figuresIn(group).filter(({ key }) => this.draft().foot.figures[key] !== undefined)

@@ -23,6 +23,7 @@ import { OneOf } from '../../../common/one-of'
 import { FigureText } from '../../../drawing/figure-text'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
 import type { Draft } from '../../../state/bench/draft'
+import { Fold } from '../../../common/fold'
 import { FigureField } from '../../figure-field'
 import { ModificationList } from './modification-list'
 import { OUTLINED_FIELDS } from '../../../common/outlined-fields'
@@ -33,7 +34,7 @@ type Modifications = NonNullable<ShoeInput['modifications']>
 /** Shoe: bar and fit. */
 @Component({
   selector: 'cr-shoe-step',
-  imports: [FigureField, MatFormField, MatLabel, MatOption, MatSelect, ModificationList, OneOf, Roving],
+  imports: [FigureField, Fold, MatFormField, MatLabel, MatOption, MatSelect, ModificationList, OneOf, Roving],
   providers: [OUTLINED_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -134,31 +135,36 @@ type Modifications = NonNullable<ShoeInput['modifications']>
           </button>
         }
       </div>
-      @for (figure of fitFigures; track figure.key) {
-        <cr-figure-field
-          [field]="'fit.' + figure.key"
-          [label]="figure.label"
-          kind="length"
-          [where]="figure.where"
-          [value]="fitNumbers()?.[figure.key]"
-          [assumed]="plan()?.fit?.[figure.key]"
-          [entry]="entry('fit.' + figure.key)"
-          [problem]="problemOf('shoe.fit.' + figure.key)"
-          (figure)="setFitFigure(figure.key, $event)"
-          (unread)="keep('fit.' + figure.key, $event)"
-          (left)="settle()"
-        />
-      }
+      <details class="fold" [crFold]="fitFaulty()">
+        <summary>
+          Fit in figures <span class="muted">{{ fitWords() }}</span>
+        </summary>
+        @for (figure of fitFigures; track figure.key) {
+          <cr-figure-field
+            [field]="'fit.' + figure.key"
+            [label]="figure.label"
+            kind="length"
+            [where]="figure.where"
+            [value]="fitNumbers()?.[figure.key]"
+            [assumed]="plan()?.fit?.[figure.key]"
+            [entry]="entry('fit.' + figure.key)"
+            [problem]="problemOf('shoe.fit.' + figure.key)"
+            (figure)="setFitFigure(figure.key, $event)"
+            (unread)="keep('fit.' + figure.key, $event)"
+            (left)="settle()"
+          />
+        }
 
-      @if (plan(); as plan) {
-        <cr-one-of
-          heading="Behind the buttress"
-          label="Behind the buttress"
-          [choices]="waysBack"
-          [chosen]="plan.fit.behind"
-          (choose)="setBehind($event)"
-        />
-      }
+        @if (plan(); as plan) {
+          <cr-one-of
+            heading="Behind the buttress"
+            label="Behind the buttress"
+            [choices]="waysBack"
+            [chosen]="plan.fit.behind"
+            (choose)="setBehind($event)"
+          />
+        }
+      </details>
 
       <h2>Modifications</h2>
       <cr-modification-list
@@ -259,6 +265,16 @@ export class ShoeStep {
   protected readonly fitFigures = FIT_FIGURES
   protected readonly waysBack = WAYS_BACK.map((key) => ({ key, label: key }))
   protected readonly shoe = computed(() => this.draft().shoe)
+  /** A fault in a figure must be seen. */
+  protected readonly fitFaulty = computed(() =>
+    FIT_FIGURES.some(
+      ({ key }) => this.entry(`fit.${key}`) !== undefined || this.problemOf(`shoe.fit.${key}`) !== undefined,
+    ),
+  )
+  protected readonly fitWords = computed(() => {
+    const fit = this.plan()?.fit
+    return fit ? FIT_FIGURES.map(({ key }) => this.text.length(fit[key])).join(', ') + `, ${fit.behind}` : ''
+  })
   protected readonly sizeWords = computed(() => {
     const { width, thickness } = this.shoe().section
     return `${this.text.bare(width)} x ${this.text.length(thickness)}`

@@ -38,6 +38,7 @@ export const SHOE: BenchStep = {
     },
     RADIOGRAPH_VIEW,
   ],
+  showsBar: true,
   beside: planSlip,
   handles: (plan: Plan) => shoeHandles(plan).filter(({ view }) => view === 'sole'),
 }
