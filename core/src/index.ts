@@ -30,6 +30,7 @@ export {
   type Growth,
   type Series,
 } from './foot/growth'
+export { aheadShare } from './foot/balance/ahead-share'
 export { widestKnown, type Balance, type HeelSupport } from './foot/balance/balance'
 export type { SchoolResult } from './foot/balance/breakover'
 export type { HoofPastern } from './foot/balance/hoof-pastern'

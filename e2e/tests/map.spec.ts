@@ -212,7 +212,7 @@ test.describe('map', () => {
   test('a caliper that types: each reading goes to the next field', async ({ page, open }) => {
     await open('/round')
     await openBench(page, 'Quiver')
-    await page.getByRole('button', { name: 'Practice caliper' }).click()
+    await page.getByRole('button', { name: 'Caliper on screen' }).click()
     await field(page, 'width').focus()
     const jaws = page.getByLabel('Opening of the jaws')
     await jaws.fill('108')

@@ -138,7 +138,7 @@ test.describe('factory sizes', () => {
     const dialog = page.getByRole('dialog')
     const choose = (text: string) =>
       dialog
-        .getByLabel('File of sizes')
+        .getByLabel('Or take a file')
         .setInputFiles({ name: 'sizes.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
     await choose('name;price\nshoe;4\n')
     await expect(dialog.getByRole('alert')).toContainText('label, kind, feet, web, thickness are missing')

@@ -153,7 +153,7 @@ test.describe('a try-on', () => {
         await expect(page.getByLabel('Minutes')).toHaveValue('')
         await page.getByRole('button', { name: 'It fits: log it' }).tap()
         await expect(tries.last()).toContainText('it fits')
-        await page.getByText('What comes back').tap()
+        await page.getByText('Usual corrections').tap()
         await expect(page.getByText(/Most often: open the outer heel/)).toBeVisible()
         await expect(page.getByTestId('first-shapes')).toContainText('Outer branch')
         await expectAccessible(page)

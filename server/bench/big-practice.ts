@@ -45,6 +45,7 @@ practice.db.transaction(() => {
       animal: 'horse',
       cycleWeeks: 6,
       bodyWeight: null,
+      born: null,
       archived: false,
       ...text,
     })

@@ -114,6 +114,7 @@ export function addHorse(practice: Practice, name = 'Tansy') {
     place: '',
     cycleWeeks: 6,
     bodyWeight: null,
+    born: null,
     breakoverSchool: 'perimeter',
     notes: '',
     archived: false,

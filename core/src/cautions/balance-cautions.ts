@@ -1,3 +1,4 @@
+import { aheadShare } from '../foot/balance/ahead-share'
 import { ruleOf, type OneCaution } from './context'
 
 /** How far apart bearing ahead of and behind the widest part may be before it is said (common practice, no source). */
@@ -26,7 +27,7 @@ const longToe: OneCaution = ({ balance }) =>
         code: 'long-toe',
         severity: 'caution',
         title: 'More bearing ahead than behind',
-        text: `The shoe bears ${balance.ratio.toFixed(2)} times as far ahead of the widest part as behind it: breakover is late and the heels are overloaded.`,
+        text: `Of the shoe’s bearing ${aheadShare(balance.ratio)} lies ahead of the widest part: breakover is late and the heels are overloaded.`,
         action: 'Set the breakover back, or carry the heels further back under the limb.',
       }
     : undefined

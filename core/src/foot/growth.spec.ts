@@ -41,8 +41,8 @@ describe('seriesOf', () => {
     expect(series.find(({ followed }) => followed === 'heelAngle')!.measured).toHaveLength(2)
     expect(series.find(({ followed }) => followed === 'heelAngle')!.trend).toBeUndefined()
   })
-  it('counts proportion as bearing ahead over bearing behind', () => {
+  it('counts as proportion what percent of the bearing lies ahead', () => {
     const { measured } = seriesOf(feet).find(({ followed }) => followed === 'proportion')!
-    expect(measured[0]!.value).toBeCloseTo(60 / 67, 9)
+    expect(measured[0]!.value).toBeCloseTo((100 * 60) / 127, 9)
   })
 })

@@ -76,6 +76,5 @@ export function seriesOf(feet: readonly DatedFoot[]): Series[] {
   })
 }
 
-/** Bearing ahead of the widest part over bearing behind it, on the bare foot. */
-const proportion = ({ length, widestFromToe }: DatedFoot['foot']): number =>
-  widestFromToe / (length - widestFromToe)
+/** Percent of the bearing that lies ahead of the widest part, on the bare foot. */
+const proportion = ({ length, widestFromToe }: DatedFoot['foot']): number => (100 * widestFromToe) / length

@@ -22,7 +22,7 @@ const fields = fieldsOf([
     label: 'Resting measure',
     kind: 'length',
     ofFoot: true,
-    where: 'Between the middles of the two holes in the drill plates, foot at rest: measured and booked.',
+    where: 'Between the middles of the two holes in the drilled lugs, foot at rest: measured and booked.',
     range: ({ foot }) => [15, foot.heelWidth],
     fallback: (context) => restingGuess(context),
   },
@@ -53,23 +53,23 @@ const fields = fieldsOf([
 ])
 type Figures = FiguresOf<typeof fields>
 
-/** Sheet of the rudders: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
+/** Sheet of the side plates: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
 export const TWELVE_GAUGE = inches(0.1046)
 /** Drill plates: 5/8 in half round, so half as high. */
-const DRILL_PLATE = { width: inches(5 / 8), height: inches(5 / 16), length: 30 }
+const DRILLED_LUG = { width: inches(5 / 8), height: inches(5 / 16), length: 30 }
 /** The cross bar: 1/4 in rod. */
 const ROD = inches(1 / 4)
 /** Hinge and overlap take this beyond the egg-bar measure. */
 const HINGE_AND_LAP = inches(2)
 /** Rod left beyond each hole. */
 const BEYOND_HOLE = inches(1 / 4)
-/** Where the drill plates stand: share of the foot's length ahead of the buttress line. */
+/** Where the drilled lugs stand: share of the foot's length ahead of the buttress line. */
 const PLATES_AT = 0.14
 
 /** Height of the holes in the foot's frame, y. */
 const holeY = ({ foot }: ShoeContext): number => foot.widestFromToe - foot.length * (1 - PLATES_AT)
 
-/** x of the inner rim on either side where the drill plates are welded. */
+/** x of the inner rim on either side where the drilled lugs are welded. */
 function plateSides(context: ShoeContext): [number, number] | undefined {
   const y = holeY(context)
   const lateral = innerRimAt(context, y, 1)
@@ -80,7 +80,7 @@ function plateSides(context: ShoeContext): [number, number] | undefined {
 /** Distance of the holes' middles with the foot at rest, mm, unless it was measured. */
 const restingGuess = (context: ShoeContext): number => {
   const sides = plateSides(context)
-  return sides ? sides[0] - sides[1] - DRILL_PLATE.height * 2 : 40
+  return sides ? sides[0] - sides[1] - DRILLED_LUG.height * 2 : 40
 }
 
 /** Middle of the lapped heels, y: a lap's width behind the heel ends. */
@@ -106,8 +106,8 @@ function crossBarTemplate(bar: number, i: number): Pick<NonNullable<ShoePart['te
   }
 }
 
-/** The rudders that hold the heels in their line: 3/4 in high. */
-const RUDDER = { height: inches(3 / 4), length: 48 }
+/** The side plates that hold the heels in their line: 3/4 in high. */
+const SIDE_PLATE = { height: inches(3 / 4), length: 48 }
 
 /** A box that stands against the inner rim, as seen from below. */
 const box = ([x, y]: Vec, away: 1 | -1, width: number, long: number): Vec[] => [
@@ -118,8 +118,8 @@ const box = ([x, y]: Vec, away: 1 | -1, width: number, long: number): Vec[] => [
 ]
 
 /** @param away from the branch: -1 from the lateral one, 1 from the medial one */
-function drillPlate(label: string, rim: Vec, away: 1 | -1): ShoePart {
-  const { width, height, length } = DRILL_PLATE
+function drilledLug(label: string, rim: Vec, away: 1 | -1): ShoePart {
+  const { width, height, length } = DRILLED_LUG
   return {
     label,
     layer: 'fitting',
@@ -130,13 +130,13 @@ function drillPlate(label: string, rim: Vec, away: 1 | -1): ShoePart {
   }
 }
 
-/** Stands behind its drill plate, as seen from the branch. */
-function rudder(label: string, [x, y]: Vec, away: 1 | -1): ShoePart {
-  const { height, length } = RUDDER
+/** Stands behind its drilled lug, as seen from the branch. */
+function sidePlate(label: string, [x, y]: Vec, away: 1 | -1): ShoePart {
+  const { height, length } = SIDE_PLATE
   return {
     label,
     layer: 'plate',
-    edge: box([x + away * DRILL_PLATE.height, y], away, TWELVE_GAUGE, length),
+    edge: box([x + away * DRILLED_LUG.height, y], away, TWELVE_GAUGE, length),
     volume: TWELVE_GAUGE * length * height,
     between: [0, height],
     stock: { width: height, thickness: TWELVE_GAUGE, length },
@@ -230,13 +230,13 @@ export const hingedExpander = modificationOf({
     trailer: 'Its heels are turned across and lapped; they cannot be turned out',
     'slide-shoe': 'Its heels are turned across and lapped',
     'wide-toe': 'The toe is cut in two for the hinge; it cannot be upset',
-    pad: 'The rudders and bars lie against the sole; a pad leaves them no room',
+    pad: 'The side plates and bars lie against the sole; a pad leaves them no room',
   },
   refuse: (context, values) => {
     if (context.section.material === 'aluminium') return 'hinge and plates are welded of steel; choose steel'
     if (!Number.isInteger(values.bars)) return 'the set has a whole number of bars'
     const sides = plateSides(context)
-    if (!sides) return 'the branches end before the place of the drill plates; carry them further back'
+    if (!sides) return 'the branches end before the place of the drilled lugs; carry them further back'
     return behindHeels(context, lapY(context)) > 2
       ? undefined
       : 'there is no room behind the heels for the lap'
@@ -265,10 +265,10 @@ export const hingedExpander = modificationOf({
         edge: round([toe[0], toe[1] - section.width / 2], section.width * 0.8),
         volume: 0,
       },
-      rudder('Outer rudder', [lateral, y], -1),
-      rudder('Inner rudder', [medial, y], 1),
-      drillPlate('Outer drill plate', [lateral, y], -1),
-      drillPlate('Inner drill plate', [medial, y], 1),
+      sidePlate('Outer side plate', [lateral, y], -1),
+      sidePlate('Inner side plate', [medial, y], 1),
+      drilledLug('Outer drilled lug', [lateral, y], -1),
+      drilledLug('Inner drilled lug', [medial, y], 1),
       ...crossBars(values).map((bar, i) => crossBar(bar, i, y)),
     ]
   },
@@ -284,7 +284,7 @@ export const hingedExpander = modificationOf({
     },
     {
       stage: 'pieces',
-      text: 'Weld rudders against the bars and drill plates beside them; drill the cross bars and stamp each.',
+      text: 'Weld side plates against the bars and drilled lugs beside them; drill the cross bars and stamp each.',
     },
     {
       stage: 'on the foot',
@@ -299,10 +299,11 @@ export const hingedExpander = modificationOf({
       toDay: barDay(i + 1, days),
     })),
   tell: ({ foot }, values) => [
-    told`Set of cross bars, hole to hole: ${joined(
-      crossBars(values).map((bar, i) => told`${length(bar)} stamped ${foot.side} ${i + 1}`),
-      '; ',
-    )}; add the horse’s letter.`,
+    ...crossBars(values).map(
+      (bar, i) =>
+        told`Cross bar ${i + 1}: ${length(bar)} hole to hole, ${length(bar + 2 * BEYOND_HOLE)} long, stamped ${foot.side} ${i + 1}.`,
+    ),
+    'Stamp the horse’s letter on each bar too.',
     told`At the reset the shoe goes ${length(inches(1 / 4))} to ${length(inches(1 / 2))} further back.`,
   ],
   cautions: ({ section, assumed, foot, outline }, values, { nails }) => [

@@ -12,23 +12,23 @@ const extent = (edge: readonly Vec[], axis: 0 | 1) => {
 }
 
 describe('pieces beside the branches', () => {
-  it('the expander’s rudders and drill plates are boxes of their stock, inside the branches, level with one another', () => {
+  it('the expander’s side plates and drilled lugs are boxes of their stock, inside the branches, level with one another', () => {
     const plan = made([{ kind: 'hinged-expander' }])
-    const [outer, inner] = [part(plan, 'Outer rudder'), part(plan, 'Inner rudder')]
+    const [outer, inner] = [part(plan, 'Outer side plate'), part(plan, 'Inner side plate')]
     // Strip of 3/4 in, 48 mm long, standing on its edge.
     for (const rudder of [outer, inner]) {
       expect(rudder.stock!.width).toBeCloseTo(inches(3 / 4), 9)
       expect(extent(rudder.edge, 1).span).toBeCloseTo(48, 9)
       expect(extent(rudder.edge, 0).span).toBeCloseTo(rudder.stock!.thickness, 9)
     }
-    const plate = part(plan, 'Outer drill plate')
+    const plate = part(plan, 'Outer drilled lug')
     expect(extent(plate.edge, 1).span).toBeCloseTo(plate.stock!.length, 9)
     expect(extent(plate.edge, 0).span).toBeCloseTo(plate.stock!.thickness, 9)
     const middle = ({ from, to }: { from: number; to: number }) => (from + to) / 2
     expect(middle(extent(outer.edge, 1))).toBeCloseTo(middle(extent(plate.edge, 1)), 9)
     // Toward the frog from the outer branch, and from the inner one.
     expect(extent(outer.edge, 0).to).toBeLessThan(extent(plate.edge, 0).to)
-    expect(extent(inner.edge, 0).from).toBeGreaterThan(extent(part(plan, 'Inner drill plate').edge, 0).from)
+    expect(extent(inner.edge, 0).from).toBeGreaterThan(extent(part(plan, 'Inner drilled lug').edge, 0).from)
     expect(extent(inner.edge, 0).to).toBeLessThan(extent(outer.edge, 0).from)
     const heels = part(plan, 'Hinge, lap and turned heels')
     expect(heels.join!.welds).toEqual([])
@@ -106,12 +106,12 @@ describe('what nobody gave a figure for', () => {
     expect(valuesOf('crease', { section: { width: 18 } })['mouth']).toBeCloseTo(18 * 0.34, 9)
   })
 
-  it('a cross bar is a rod of a quarter inch across the foot, its first one level with the drill plates', () => {
+  it('a cross bar is a rod of a quarter inch across the foot, its first one level with the drilled lugs', () => {
     const plan = made([{ kind: 'hinged-expander' }])
     const rod = part(plan, 'Cross bar 1').edge
     expect(extent(rod, 1).span).toBeCloseTo(inches(1 / 4), 9)
     expect(extent(rod, 0).from).toBeCloseTo(-extent(rod, 0).to, 9)
-    const plate = extent(part(plan, 'Outer drill plate').edge, 1)
+    const plate = extent(part(plan, 'Outer drilled lug').edge, 1)
     expect((extent(rod, 1).from + extent(rod, 1).to) / 2).toBeCloseTo((plate.from + plate.to) / 2, 9)
   })
 })

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
-import { inches } from '../units/length'
+import { formatLength, inches } from '../units/length'
 import { writeTold, type Told } from '../notices/told'
 import { crossBars, TWELVE_GAUGE } from './hinged-expander'
 import { COMMON_SECTIONS } from '../shoe/common-sections'
@@ -115,8 +115,12 @@ describe('hinged heel expander', () => {
     const bars = crossBars({ resting: inches(1.25), step: inches(1 / 8), bars: 4 })
     ;[1.375, 1.5, 1.625, 1.75].forEach((inch, i) => expect(bars[i]).toBeCloseTo(inches(inch), 9))
     const plan = made([{ kind: 'hinged-expander', resting: inches(1.25) }])
-    expect(inInches(plan.modifications[0]!.told[0]!)).toContain('1 3/8"')
-    expect(inInches(plan.modifications[0]!.told[0]!)).toContain('1 3/4"')
+    const told = plan.modifications[0]!.told.map(inInches)
+    expect(told[0]).toMatch(/^Cross bar 1: 1 3\/8" hole to hole, .* long, stamped LF 1\.$/)
+    expect(told[3]).toContain('Cross bar 4: 1 3/4" hole to hole')
+    // As long as the piece that is cut.
+    const [first] = plan.iron.parts.filter(({ label }) => label === 'Cross bar 1')
+    expect(told[0]).toContain(`${formatLength(first!.length, { unit: 'in', denominator: 16 })} long`)
   })
 
   it('adds two inches to the egg-bar measure for hinge and overlap', () => {
@@ -135,10 +139,10 @@ describe('hinged heel expander', () => {
     }
   })
 
-  it('has rudders of 12 gauge sheet: 0.1046 in (Manufacturers’ Standard Gauge)', () => {
+  it('has side plates of 12 gauge sheet: 0.1046 in (Manufacturers’ Standard Gauge)', () => {
     expect(TWELVE_GAUGE).toBeCloseTo(2.657, 3)
     const plan = made([{ kind: 'hinged-expander' }])
-    expect(plan.iron.parts.find(({ label }) => label === 'Outer rudder')!.thickness).toBe(TWELVE_GAUGE)
+    expect(plan.iron.parts.find(({ label }) => label === 'Outer side plate')!.thickness).toBe(TWELVE_GAUGE)
     expect(span(part(plan, 'Cross bar 1').edge, 0)).toBeCloseTo(
       Number(plan.modifications[0]!.values['resting']) + inches(1 / 8),
       6,

@@ -3,8 +3,14 @@ import type { SizeFacts } from '../records/size'
 import { byHalf, type Half } from '../terms/half'
 import { resolveNails, type BranchNails, type HoleChange, type NailPlan } from './nail-plan'
 
+/** It comes with holes. */
+export const isPunched = ({ holes }: Pick<SizeFacts, 'holes'>): boolean =>
+  holes.lateral.length + holes.medial.length > 0
+
 /** The nails of a factory shoe: its holes as they were punched, driven as it is asked for. */
 export function factoryHoles({ holes }: SizeFacts, nails: ShoeInput['nails']): NailPlan {
+  // None were punched: they are made where this foot wants them.
+  if (!isPunched({ holes })) return resolveNails(nails)
   const counted = (branch: Half) => {
     const given = nails?.[branch]
     return { ...(Array.isArray(given) ? { driven: given } : given), holes: holes[branch].length }

@@ -33,7 +33,12 @@ export function differences(one: Designed, other: Designed): Difference[] {
     ...nailDifferences(one.plan, other.plan),
     ...figures('Cut', 'length', one.plan.iron.cutLength, other.plan.iron.cutLength),
     ...figures('Weight', 'weight', one.plan.iron.weight, other.plan.iron.weight),
-    ...figures('Toe lever', 'length', one.plan.balance.toeLever, other.plan.balance.toeLever),
+    ...figures(
+      'Breakover ahead of the widest part',
+      'length',
+      one.plan.balance.toeLever,
+      other.plan.balance.toeLever,
+    ),
   ]
 }
 

@@ -157,7 +157,7 @@ export const RADIOGRAPH_FIGURES: readonly RadiographFigureKind[] = [
   },
   {
     key: 'lever',
-    label: 'Lever of the toe',
+    label: 'Breakover to coffin joint',
     unit: 'mm',
     means: 'Along the ground from under the middle of the coffin joint to the foremost contact.',
     from: [...JOINT, 'B'],

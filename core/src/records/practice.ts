@@ -1,3 +1,4 @@
+import { BORN_RANGE } from '../terms/days'
 import { PUT_IN } from '../terms/put-in'
 import { BODY_WEIGHT } from '../terms/loads'
 import { FOOT_WORKS } from '../terms/work'
@@ -41,6 +42,14 @@ export const horseSchema = z
       .number()
       .min(BODY_WEIGHT.range[0], 'A horse weighs 80 to 1400 kg')
       .max(BODY_WEIGHT.range[1], 'A horse weighs 80 to 1400 kg')
+      .nullable()
+      .default(null),
+    /** The year it was foaled in, where it is known. */
+    born: z
+      .number()
+      .int()
+      .min(BORN_RANGE[0], `A year lies between ${BORN_RANGE[0]} and ${BORN_RANGE[1]}`)
+      .max(BORN_RANGE[1], `A year lies between ${BORN_RANGE[0]} and ${BORN_RANGE[1]}`)
       .nullable()
       .default(null),
     /** The school of breakover used for this horse; a foot may have its own. */

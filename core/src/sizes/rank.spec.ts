@@ -37,12 +37,33 @@ describe('sizes ranked for a foot', () => {
   it('puts first what needs least, and what cannot be laid last', () => {
     const ranked = rankSizes(FIVE_BY_FIVE, 'general', sizes)
     expect(ranked[0]!.label).toBe('S305')
-    expect(inMm(ranked[0]!.reasons[0]!)).toBe('Matches the outline as it comes from the box.')
+    expect(inMm(ranked[0]!.reasons[0]!)).toBe('Matches the outline as it is sold.')
     const possible = ranked.map((one) => one.possible)
     expect(possible.lastIndexOf(true)).toBeLessThan(possible.indexOf(false))
     expect(ranked.find(({ label }) => label === 'S275')!.possible).toBe(false)
     for (const [i, one] of ranked.slice(1).entries())
       if (one.possible) expect(one.cost).toBeGreaterThanOrEqual(ranked[i]!.cost)
+  })
+
+  it('puts one that hangs on the van before one that has to be fetched, where both fit about alike', () => {
+    const [near, gone] = [
+      { ...sizeOf(305, { label: 'Here' }), onVan: 2 },
+      { ...sizeOf(305, { label: 'Gone' }), onVan: 0 },
+    ]
+    const first = (...of: Parameters<typeof rankSizes>[2]) =>
+      rankSizes(FIVE_BY_FIVE, 'general', of).map(({ label }) => label)
+    expect(first(gone, near)).toEqual(['Here', 'Gone'])
+    // A shoe that fits is fetched before a bad one is bent.
+    expect(first(gone, { ...sizeOf(335, { label: 'Long' }), onVan: 4 })[0]).toBe('Gone')
+  })
+
+  it('does not say that it matches where its toe is reshaped', () => {
+    const square = { ...FIVE_BY_FIVE, toeShape: 2.6 }
+    const [one] = rankSizes(square, 'general', [sizeOf(305, { width: 127 })])
+    expect(one!.toeOff).toBe(true)
+    expect(one!.reasons.map(inMm)).toEqual(
+      expect.arrayContaining([expect.stringMatching(/its toe: /), 'As wide as the foot as it is sold.']),
+    )
   })
 
   it('for a horse on hills takes the size down, a little opened, where the size up matches and has too much heel', () => {

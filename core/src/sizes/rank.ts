@@ -1,3 +1,4 @@
+import { isPunched } from '../nails/factory-holes'
 import type { Nail } from '../nails/nails'
 import { length, told, type Told } from '../notices/told'
 import type { FootInput } from '../records/foot'
@@ -19,6 +20,8 @@ export interface RankedSize extends Omit<SizeOnFoot, 'nails' | 'verdicts'> {
   label: string
   /** Its toe is so much rounder across the toe quarters than the foot's, once it is as wide; minus is more pointed. */
   reshapeToe: number
+  /** Its toe is so far off that it is reshaped. */
+  toeOff: boolean
   /** It can be shaped to this foot and nailed on it. */
   possible: boolean
   /** Each hole with its verdict, lateral ones first. */
@@ -43,8 +46,8 @@ const MOST_SHORT = 9
 /** A matched outline: off by less than this nobody bends it, mm. */
 export const MATCHED = 1.6
 
-/** What each thing costs: of a millimetre bent, of the toe reshaped, over and short behind, of a nail that is lost, of the wrong pair, of the other school. */
-const COSTS = { bending: 1, toe: 0.5, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, moulded: 10 }
+/** What each thing costs: of a millimetre bent, of the toe reshaped, over and short behind, of a nail that is lost, of the wrong pair, of the other school, of one that has to be fetched first. */
+const COSTS = { bending: 1, toe: 0.5, over: 1.1, short: 1.8, nail: 4, otherFeet: 20, moulded: 10, notHere: 8 }
 
 /** Nails a branch should have at least. */
 const ENOUGH = 3
@@ -53,14 +56,15 @@ const ENOUGH = 3
 const HOLDS: readonly Verdict[] = ['sound', 'close', 'low', 'too-high', 'too-low']
 
 /**
- * All sizes for a foot, the best first: those that can be laid, by what they would need; then the others.
+ * All sizes for a foot, the best first: those that can be laid, by what they would need; then the others. One that does not
+ * hang on the van comes behind those that do and need little more.
  *
  * @throws ProblemError with every figure of foot or fit that is missing or not possible
  */
 export function rankSizes(
   foot: FootInput,
   fit: ShoeInput['fit'],
-  sizes: readonly SizeFacts[],
+  sizes: readonly (SizeFacts & { onVan?: number })[],
   use: SizeUse = {},
 ): RankedSize[] {
   const laid = laidFoot(foot, fit)
@@ -77,15 +81,21 @@ export function rankSizes(
     .sort((a, b) => Number(b.possible) - Number(a.possible) || a.cost - b.cost)
 }
 
-function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed, reshapeToe: number): RankedSize {
+function ranked(
+  laid: LaidFoot,
+  facts: SizeFacts & { onVan?: number },
+  weights: Weighed,
+  reshapeToe: number,
+): RankedSize {
   const moulded = !bends(facts.kind)
   const on = moulded ? mouldedOnFoot(laid, facts) : sizeOnFoot(laid, facts)
   const { nails, openBy, heelLeft, heelToCut, heelBehind, shortOfBulbs } = on
+  const { onVan } = facts
   const fits = bendable(facts, openBy) && Math.min(heelLeft.lateral, heelLeft.medial) > -MOST_SHORT
   // The holes of what cannot be laid anyway are looked at only by who asks for them; a moulded shoe is drilled where the
   // foot wants it.
   const { verdicts } = on
-  const punched = fits && !moulded
+  const punched = fits && !moulded && isPunched(facts)
   const [lateral, medial] = punched ? [verdicts('lateral'), verdicts('medial')] : [NONE, NONE]
   const possible = fits && !lateral.includes('would-prick') && !medial.includes('would-prick')
   const lost = possible && punched ? missing(holding(lateral)) + missing(holding(medial)) : 0
@@ -94,7 +104,8 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed, reshapeToe: 
     (Math.abs(openBy) * COSTS.bending + Math.abs(reshapeToe) * COSTS.toe) * weights.bending +
     lost * COSTS.nail * weights.nails +
     (moulded ? COSTS.moulded * weights.moulded : 0) +
-    (madeFor(facts, laid) ? 0 : COSTS.otherFeet)
+    (madeFor(facts, laid) ? 0 : COSTS.otherFeet) +
+    (onVan === 0 ? COSTS.notHere : 0)
   const reasons = onceAsked(() => reasonsFor(on, moulded ? [] : nails(), laid, weights, reshapeToe))
   // Spelt out: thousands are made for one table. What is only read of a few is worked out when it is read.
   return {
@@ -103,6 +114,7 @@ function ranked(laid: LaidFoot, facts: SizeFacts, weights: Weighed, reshapeToe: 
     possible,
     openBy,
     reshapeToe,
+    toeOff: Math.abs(reshapeToe) >= TOE_OFF,
     heelLeft,
     heelToCut,
     heelBehind,
@@ -151,7 +163,7 @@ function reasonsFor(
 ): Told[] {
   return [
     ...(madeFor(on.facts, laid) ? [] : [told`Shaped for ${on.facts.feet} feet.`]),
-    outlineReason(on),
+    outlineReason(on, reshapeToe),
     ...toeReasons(on.facts, reshapeToe),
     ...heelReasons(on, weights),
     ...(bends(on.facts.kind) ? holeReasons(nails) : mouldedReasons(weights)),
@@ -166,9 +178,12 @@ const mouldedReasons = ({ forMoulded }: Weighed): Told[] => [
     : 'Moulded, and dearer: it comes behind a shoe that is bent unless the sole asks for it.',
 ]
 
-function outlineReason({ facts, openBy }: OnFoot): Told {
+function outlineReason({ facts, openBy }: OnFoot, reshapeToe: number): Told {
   const by = Math.abs(openBy)
-  if (by < MATCHED) return 'Matches the outline as it comes from the box.'
+  if (by < MATCHED)
+    return Math.abs(reshapeToe) < TOE_OFF
+      ? 'Matches the outline as it is sold.'
+      : 'As wide as the foot as it is sold.'
   const way = openBy > 0 ? 'Open' : 'Close'
   if (bends(facts.kind))
     return by <= MOST_BENT

@@ -26,6 +26,19 @@ describe('a size taken', () => {
     expect(nails.filter(({ driven, verdict }) => driven && verdict === 'would-prick')).toEqual([])
   })
 
+  it('without holes has them made where this foot wants them, as a shoe turned by hand', () => {
+    const blank = { ...coarse, holes: { lateral: [], medial: [] } }
+    const [one] = rankSizes(FIVE_BY_FIVE, 'general', [blank])
+    expect(one!.possible).toBe(true)
+    const { nails } = planShoe(FIVE_BY_FIVE, takenSize({ ...PLAIN_SHOE }, blank, one!.holes, 'id'))
+    const byHand = planShoe(FIVE_BY_FIVE, PLAIN_SHOE).nails
+    expect(nails.map(({ branch, number }) => [branch, number])).toEqual(
+      byHand.map(({ branch, number }) => [branch, number]),
+    )
+    expect(nails.filter(({ driven }) => driven).length).toBeGreaterThanOrEqual(4)
+    expect(nails.every(({ verdict }) => verdict === 'sound' || verdict === 'close')).toBe(true)
+  })
+
   it('is made by hand again of the plain bar; what is made by hand stays as it is', () => {
     const taken = takenSize(shoe, coarse, [], 'id')
     expect(madeByHand(taken)).toEqual({ ...PLAIN_SHOE, modifications: [{ kind: 'toe-clip' }] })

@@ -2,6 +2,7 @@ import { modification } from '../modifications/index'
 import { canBeMadeOf } from '../modifications/list'
 import type { ShoeInput } from '../records/shoe'
 import type { SizeFacts } from '../records/size'
+import { isPunched } from '../nails/factory-holes'
 import { PLAIN_SHOE } from '../shoe/starting-shoe'
 import { byHalf, type Half } from '../terms/half'
 import { bends, sectionOf } from '../terms/size-kinds'
@@ -32,17 +33,17 @@ export function takenSize(
       .map(({ number }) => number)
       .slice(0, MOST_DRIVEN),
   })
-  const drilled = !bends(facts.kind)
+  const moulded = !bends(facts.kind)
   return {
     ...shoe,
     section: sectionOf(facts),
     stock: { kind: 'size', facts, sizeId },
     modifications: modifications.filter(({ kind }) => {
       const known = modification(kind)
-      return !known || canBeMadeOf(known, drilled ? 'moulded' : 'size')
+      return !known || canBeMadeOf(known, moulded ? 'moulded' : 'size')
     }),
-    // What is drilled has its nails by the size of the foot.
-    nails: drilled ? withoutBranches(nails) : { ...nails, ...byHalf(driven) },
+    // What is drilled, or punched here, has its nails by the size of the foot.
+    nails: moulded || !isPunched(facts) ? withoutBranches(nails) : { ...nails, ...byHalf(driven) },
   }
 }
 

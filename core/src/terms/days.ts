@@ -11,3 +11,9 @@ export function addDays(day: string, days: number): string {
 /** Calendar days from one day to another; minus where it lies before. */
 export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000)
+
+/** Years in which a horse may have been foaled. */
+export const BORN_RANGE = [1980, 2099] as const
+
+/** How old a horse is on a day, in years: all of a year turn together, as breeders count. */
+export const ageOn = (born: number, day: string): number => Number(day.slice(0, 4)) - born

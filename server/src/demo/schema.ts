@@ -69,6 +69,7 @@ export const demoSchema = z.object({
       place: z.string(),
       cycleWeeks: z.number(),
       bodyWeight: z.number().nullable().default(null),
+      age: z.number().int().nullable().default(null).describe('years'),
       /** Days since the last visit. */
       lastDays: z.number(),
       notes: z.string(),

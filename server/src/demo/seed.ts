@@ -42,12 +42,13 @@ export function seedDemo(practice: Practice, demo: Demo, today: Date, sizesCsv =
 
 function seedHorse(practice: Practice, horse: DemoHorse, today: Date): void {
   const horseId = idFor('horse', horse.name)
-  const { name, animal, work, going, living, place, cycleWeeks, bodyWeight, notes } = horse
+  const { name, animal, work, going, living, place, cycleWeeks, bodyWeight, age, notes } = horse
   practice.horses.put({
     id: horseId,
     version: 0,
     ownerId: idFor('owner', horse.owner),
     ...{ name, animal, work, going, living, place, cycleWeeks, bodyWeight, notes },
+    born: age === null ? null : today.getFullYear() - age,
     breakoverSchool: horse.look?.vet?.diagnosis === 'founder' ? 'radiographic' : 'perimeter',
     archived: false,
   })

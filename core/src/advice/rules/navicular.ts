@@ -10,7 +10,7 @@ export const navicular: readonly AdviceRule[] = [
     topic: 'breakover',
     title: 'Breakover set well back',
     school: 'landmark',
-    against: 'The foot bears less ahead: watch the ratio about the widest part.',
+    against: 'The foot bears less ahead: watch how much of it lies ahead of the widest part.',
     vetLeads: true,
     change: { breakoverSchool: 'landmark' },
     signs: [{ key: 'stride-longer', asks: 'Stride longer' }],

@@ -73,6 +73,7 @@ function addFirst(practice: Practice, { name, owner }: { name: string; owner: st
     living: '',
     cycleWeeks: 7,
     bodyWeight: null,
+    born: null,
     breakoverSchool: 'perimeter',
   }).id
 }

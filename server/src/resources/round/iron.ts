@@ -49,7 +49,8 @@ export interface IronOfDay extends Omit<DayIron, 'sizes'> {
 }
 
 /**
- * The iron of all shoes that are forged on a day: what was planned at its visits, for feet not planned yet what they wear.
+ * The iron of all shoes that are still to be forged on a day: what was planned at its open visits, for feet not planned yet
+ * what they wear.
  *
  * @param due horses that are due by that day and were not visited count too
  */
@@ -63,6 +64,8 @@ export function ironOfDay(practice: Practice, date: string, due: boolean): IronO
       shoes.push({ horse: horse.name, side, plan: planShoe(foot, shoe, workshop) })
   }
   for (const horse of round.seen) {
+    // Its shoes are made and on.
+    if (horse.visitState === 'done') continue
     const patterns = practice.patterns.ofHorse(horse.id)
     const records = practice.footRecords.ofVisit(horse.visitId)
     const worn = currentPatterns(patterns, practice.visits.ofHorse(horse.id))
@@ -70,12 +73,10 @@ export function ironOfDay(practice: Practice, date: string, due: boolean): IronO
       const work = horse.done[side]
       if (work === 'reset' || work === 'bare') return []
       const id = records.find((record) => record.side === side)?.patternId
-      const pattern =
-        patterns.find((one) => one.id === id) ?? (horse.visitState === 'open' ? worn[side] : undefined)
+      const pattern = patterns.find((one) => one.id === id) ?? worn[side]
       return pattern ? [pattern] : []
     })
-    // A finished visit at which nothing was forged asks for no iron; an open one does.
-    if (planned.length > 0 || horse.visitState === 'open') take(horse, planned)
+    take(horse, planned)
   }
   if (due)
     for (const horse of [...round.overdue, ...round.due.filter((one) => one.due === date)]) {

@@ -8,6 +8,7 @@ import {
   SIZE_KINDS,
   type Size,
   type SizeHole,
+  type LengthUnit,
 } from '@crescent/core'
 import { sizeSchema } from '@crescent/core/records/index'
 import Papa from 'papaparse'
@@ -40,8 +41,12 @@ export interface CsvRead {
 /** More rows than any van holds. */
 const MOST_ROWS = 2_000
 
-/** Reads a table of sizes. Commas, semicolons and tabs are told apart by what the file uses. */
-export function readCsv(text: string): CsvRead {
+/**
+ * Reads a table of sizes. Commas, semicolons and tabs are told apart by what the file uses.
+ *
+ * @param unit of bare numbers
+ */
+export function readCsv(text: string, unit: LengthUnit = 'mm'): CsvRead {
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -56,7 +61,7 @@ export function readCsv(text: string): CsvRead {
   if (!heads.includes('length') && !(heads.includes('width') && heads.includes('toe to heels')))
     return whole('No table of sizes: it needs a column length, or both width and toe to heels')
   if (data.length > MOST_ROWS) return whole(`${data.length} rows; a table has up to ${MOST_ROWS}`)
-  return { rows: data.map((row, i) => readRow(row, i + 2)), errors: [] }
+  return { rows: data.map((row, i) => readRow(row, i + 2, unit)), errors: [] }
 }
 
 const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }] })
@@ -65,7 +70,10 @@ const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv',
 class Cells {
   readonly errors: RequestProblem[] = []
 
-  constructor(private readonly row: Record<string, string>) {}
+  constructor(
+    private readonly row: Record<string, string>,
+    private readonly unit: LengthUnit,
+  ) {}
 
   text = (column: Column): string => plain(this.row[column] ?? '')
 
@@ -74,9 +82,8 @@ class Cells {
   length(column: Column): number | undefined {
     const text = this.text(column)
     if (text === '') return undefined
-    const read = parseLength(text, 'mm')
-    // Three quarters of an inch are 19.05, not 19.049999.
-    if (read.ok) return Number(read.mm.toFixed(4))
+    const read = parseLength(text, this.unit)
+    if (read.ok) return exact(read.mm)
     this.wrong(column, `${text}: ${read.message}`)
     return undefined
   }
@@ -99,17 +106,20 @@ class Cells {
   }
 
   holes = (column: Column): SizeHole[] =>
-    readHoles(this.text(column), (message) => this.wrong(column, message))
+    readHoles(this.text(column), this.unit, (message) => this.wrong(column, message))
 }
 
-function readRow(row: Record<string, string>, line: number): CsvRow {
-  const cells = new Cells(row)
+function readRow(row: Record<string, string>, line: number, unit: LengthUnit): CsvRow {
+  const cells = new Cells(row, unit)
   for (const column of NEEDED) if (cells.text(column) === '') cells.wrong(column, 'is missing')
   const made = sizeIn(cells)
   if (cells.errors.length > 0) return { line, errors: cells.errors }
   const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
   const problems = read.success
-    ? checkSize(read.data, '').map((one) => ({ path: one.path, message: describeProblem(one) }))
+    ? checkSize(read.data, '').map((one) => ({
+        path: one.path,
+        message: describeProblem(one, { unit, denominator: 16 }),
+      }))
     : problemsOf(read.error)
   const errors = problems.map(({ path, message }) => ({ path: columnOf(path), message }))
   return { line, errors, ...(read.success && errors.length === 0 && { size: read.data }) }
@@ -159,22 +169,25 @@ function columnOf(path: string): string {
     .toLowerCase()
 }
 
-/** Holes as `40:9.5; 62:9.5:70`: from the toe, from the outer rim and, where it is known, the pitch. */
-function readHoles(text: string, wrong: (message: string) => void): SizeHole[] {
+/** Holes as `40:9.5; 62:9.5:70`: from the toe, from the outer rim and, where it is known, the pitch in degrees. */
+function readHoles(text: string, unit: LengthUnit, wrong: (message: string) => void): SizeHole[] {
   if (text === '') return []
+  const example = unit === 'in' ? '1 1/2 : 3/8' : '40:9.5'
   return text.split(';').flatMap((one): SizeHole[] => {
-    const [fromToe, inset, pitch, ...more] = one
-      .split(':')
-      .map((part) => Number(part.trim().replace(',', '.')))
-    const all = [fromToe, inset, ...(pitch === undefined ? [] : [pitch])]
-    if (fromToe !== undefined && inset !== undefined && more.length === 0 && all.every(Number.isFinite))
-      return [{ fromToe, inset, ...(pitch !== undefined && { pitch }) }]
+    const [place = '', rim = '', lean, ...more] = one.split(':').map((part) => part.trim())
+    const [fromToe, inset] = [parseLength(place, unit), parseLength(rim, unit)]
+    const pitch = lean === undefined ? undefined : Number(lean.replace(',', '.'))
+    if (fromToe.ok && inset.ok && more.length === 0 && Number.isFinite(pitch ?? 0))
+      return [{ fromToe: exact(fromToe.mm), inset: exact(inset.mm), ...(pitch !== undefined && { pitch }) }]
     wrong(
-      `${one.trim()}: a hole is written 40:9.5, from the toe and from the outer rim in mm, with :70 where it leans`,
+      `${one.trim()}: a hole is written ${example}, from the toe and from the outer rim, with :70 where it leans`,
     )
     return []
   })
 }
+
+/** Three quarters of an inch are 19.05 mm, not 19.049999. */
+const exact = (mm: number): number => Number(mm.toFixed(4))
 
 /** A cell that a spreadsheet was kept from reading as a formula comes back as it was. */
 const plain = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@])/, '')

@@ -4,7 +4,13 @@ import type { Practice } from '../../practice'
 import { BadRequest } from '../../http/door'
 import type { CsvRead } from './csv'
 
-const nameOf = ({ range, label, kind, feet }: Pick<Size, 'range' | 'label' | 'kind' | 'feet'>): string =>
+/** What a size is known by in the table. */
+export const nameOf = ({
+  range,
+  label,
+  kind,
+  feet,
+}: Pick<Size, 'range' | 'label' | 'kind' | 'feet'>): string =>
   JSON.stringify([range.toLowerCase(), label.toLowerCase(), kind, feet])
 
 /**

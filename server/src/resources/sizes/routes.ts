@@ -10,6 +10,7 @@ import { recordRoutes, refuse } from '../record-routes'
 import { csvReadSchema, rankedSchema } from './answer'
 import { readCsv, writeCsv } from './csv'
 import { keepCsv } from './keep-csv'
+import { oneOfAName } from './one-of-a-name'
 
 const weight = z.number().min(0).max(20).optional()
 
@@ -39,6 +40,8 @@ const rankRequest = z
   })
   .strict()
 
+const csvUnit = z.enum(['in', 'mm']).default('mm')
+
 const csvRequest = z.object({ csv: z.string() }).strict()
 
 /** A table larger than this is none, bytes. */
@@ -67,7 +70,7 @@ export const sizeRoutes: Route[] = [
     method: 'post',
     path: '/sizes/csv',
     summary: 'Read a table as CSV: a preview row by row; with keep=true it is stored, all of it or nothing',
-    query: { keep: 'true stores it' },
+    query: { keep: 'true stores it', unit: 'in or mm, of bare numbers; else mm' },
     body: csvRequest,
     streams: true,
     answer: csvReadSchema,
@@ -79,7 +82,8 @@ export const sizeRoutes: Route[] = [
       if (Number(request.headers['content-length'] ?? 0) > MOST_CSV) throw tooLarge
       const sent = await text(request)
       if (sent.length > MOST_CSV) throw tooLarge
-      const table = readCsv(request.is('application/json') ? read(csvRequest, parsed(sent)).csv : sent)
+      const csv = request.is('application/json') ? read(csvRequest, parsed(sent)).csv : sent
+      const table = readCsv(csv, read(csvUnit, request.query['unit']))
       const kept = request.query['keep'] === 'true' ? keepCsv(practice, table) : 0
       return { ...table, kept }
     },
@@ -103,6 +107,7 @@ export const sizeRoutes: Route[] = [
     schema: sizeSchema,
     table: ({ sizes }) => sizes,
     check: CHECKS.size,
+    beside: oneOfAName,
   }),
 ]
 

@@ -55,6 +55,18 @@ describe('the table of factory sizes', () => {
       .expect(409)
   })
 
+  it('takes no second size of a name, unless for the other feet', async () => {
+    const first = size(300, { range: 'Hill', label: 'Front 1' })
+    await put(first).expect(200)
+    const copy = size(310, { range: 'hill', label: 'front 1' })
+    const refused = await put(copy).expect(400)
+    expect(JSON.stringify(refused.body)).toContain('There is a “hill front 1”')
+    await put({ ...copy, feet: 'hind' }).expect(200)
+    // Counting what hangs on the van is no new name.
+    await put({ ...first, version: 1, onVan: 2 }).expect(200)
+    expect(await table()).toHaveLength(2)
+  })
+
   it('refuses a size that contradicts itself, by figure', async () => {
     const past = { lateral: [{ fromToe: 190, inset: 9 }], medial: [] }
     const refused = await put(size(300, { holes: past })).expect(400)
@@ -131,6 +143,20 @@ describe('the table as a file', () => {
     expect(body.rows[0].size.lengthDerived).toBe(true)
     expect(body.rows[0].size.length).toBeGreaterThan(280)
     expect(body.rows[0].size.length).toBeLessThan(340)
+  })
+
+  it('pasted in inches counts bare numbers as inches, holes too; a unit that is written counts', async () => {
+    const csv =
+      'label\tkind\tfeet\tweb\tthickness\tlength\tcrease\touter holes\n1\tcreased-steel\tfront\t3/4\t8 mm\t12\t\t1 1/4 : 5/16; 2 : 3/8\n'
+    const { body } = await request(bed.app).post('/api/sizes/csv?unit=in').send({ csv }).expect(200)
+    expect(body.rows[0]).toMatchObject({ errors: [], size: { web: 19.05, thickness: 8, length: 304.8 } })
+    expect(body.rows[0].size.holes.lateral).toEqual([
+      { fromToe: 31.75, inset: 7.9375 },
+      { fromToe: 50.8, inset: 9.525 },
+    ])
+    // The same figures are no shoe in millimetres.
+    expect((await request(bed.app).post('/api/sizes/csv').send({ csv })).body.rows[0].errors).not.toEqual([])
+    await request(bed.app).post('/api/sizes/csv?unit=ells').send({ csv }).expect(400)
   })
 
   it('comes out as it went in, and nothing in it is a formula', async () => {

@@ -6,6 +6,7 @@ import {
   inject,
   viewChild,
 } from '@angular/core'
+import { OverlayContainer } from '@angular/cdk/overlay'
 import { MatIconButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu'
@@ -93,6 +94,10 @@ export class BenchMenu {
   private readonly trigger = viewChild.required(MatMenuTrigger)
 
   constructor() {
+    // What lies over the page is a part of it by name.
+    const over = inject(OverlayContainer).getContainerElement()
+    over.setAttribute('role', 'region')
+    over.setAttribute('aria-label', 'Over the page')
     afterNextRender(() => this.trigger().openMenu())
   }
 

@@ -24,7 +24,6 @@ import { CourseDue } from '../courses/course-due'
 import { HorseCourses } from '../courses/horse-courses'
 import { PainStrip } from '../courses/pain-strip'
 import { Help } from '../help/help'
-import { HelpButton } from '../help/help-button'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
 import { browserStore } from '../state/browser-store'
 import { BenchHead } from './bench-head'
@@ -68,7 +67,6 @@ function keptStep(visitId: string | undefined): BenchStep | undefined {
     Brought,
     CourseDue,
     FootWorkBar,
-    HelpButton,
     LastTime,
     MatButton,
     MatIcon,

@@ -10,6 +10,7 @@ import { bring, Brought } from './brought'
 import { Desk } from './desk'
 import { Keeping } from './keep/keeping'
 import { STEPS } from './steps'
+import { SavingAll } from './keep/saving-all'
 import { Looking } from './steps/look/looking'
 import { MAP } from './steps/map/step'
 import { Forging } from './steps/iron/forging'
@@ -29,7 +30,7 @@ beforeEach(() => {
   TestBed.configureTestingModule({
     providers: [
       ...STORE,
-      ...[Desk, Forging, Keeping, Looking, Mapping, Shaping],
+      ...[Desk, Forging, Keeping, Looking, Mapping, SavingAll, Shaping],
       {
         provide: HorseCourses,
         useValue: { open: () => undefined, list: () => [], running: () => [], failure: () => '' },

@@ -132,11 +132,10 @@ describe('NailStep', () => {
 describe('MapStep', () => {
   const previous = PAGE.previous!.footRecords[0]
 
-  it('offers the last visit while nothing is measured, and copies it', async () => {
-    const { element, text } = await show(MapStep, { draft: draft(), side: 'LF', previous })
-    expect(text()).toContain('Nothing measured yet at this visit')
+  it('tells the last visit while nothing is measured, and copies it', async () => {
+    const { press, text } = await show(MapStep, { draft: draft(), side: 'LF', previous })
     expect(text()).toContain('Last visit 5"')
-    element.querySelector<HTMLButtonElement>('.start button')!.click()
+    await press(/Copy last visit$/)
     expect(draft().foot.figures.width).toBe(FOOT.width)
   })
 
@@ -163,6 +162,7 @@ describe('MapStep', () => {
       one.textContent.includes('Outline'),
     )
     expect(outline!.open).toBe(true)
+    expect(element.querySelectorAll('details details[open]')).toHaveLength(1)
   })
 
   it('never shows a guess for what is never guessed', async () => {

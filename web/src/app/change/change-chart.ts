@@ -23,7 +23,7 @@ const LABELS: Record<Followed, string> = {
   heelWidth: 'Heel width',
   toeAngle: 'Toe angle',
   heelAngle: 'Heel angle',
-  proportion: 'Ahead : behind',
+  proportion: 'Share ahead',
 }
 const WEEKS_A_YEAR = 365.25 / 7
 
@@ -203,12 +203,12 @@ export class ChangeChart {
 
   protected readonly options = computed(() => {
     // Colours follow the scheme; the unit follows its switch.
-    const step = this.followed() === 'proportion' ? 0.02 : this.text.step(this.kindOf(this.followed()))
+    const step = this.followed() === 'proportion' ? 1 : this.text.step(this.kindOf(this.followed()))
     return chartOptions(this.shown(), this.day(), step, (value) => this.write(this.followed(), value))
   })
 
   protected write(followed: Followed, value: number): string {
-    if (followed === 'proportion') return value.toFixed(2)
+    if (followed === 'proportion') return `${value.toFixed(0)} %`
     return this.text.figure(value, this.kindOf(followed))
   }
 
@@ -217,7 +217,7 @@ export class ChangeChart {
   /** A change by the week is finer than any rule shows. */
   private fine(followed: Followed, value: number, signed = true): string {
     const sign = value > 0 && signed ? '+' : ''
-    if (followed === 'proportion') return sign + value.toFixed(3)
+    if (followed === 'proportion') return `${sign}${value.toFixed(2)} %`
     if (followed.endsWith('Angle')) return `${sign}${value.toFixed(2)}°`
     return sign + this.text.slight(value)
   }

@@ -31,4 +31,16 @@ describe('a tip', () => {
     fixture.destroy()
     await vi.waitFor(() => expect(shown()).toBeUndefined())
   })
+
+  it('is not for fingers: what is tapped stays as it is', async () => {
+    const fixture = TestBed.createComponent(Host)
+    document.body.append(fixture.nativeElement as HTMLElement)
+    fixture.detectChanges()
+    const button = (fixture.nativeElement as HTMLElement).querySelector('button')!
+    vi.spyOn(button, 'matches').mockReturnValue(true)
+    button.dispatchEvent(new PointerEvent('pointerenter', { pointerType: 'touch' }))
+    await new Promise((done) => setTimeout(done, 150))
+    expect(shown()).toBeUndefined()
+    fixture.destroy()
+  })
 })

@@ -16,7 +16,7 @@ import type { MatTooltip } from '@angular/material/tooltip'
  */
 @Directive({
   selector: '[crTip]',
-  host: { '(pointerenter)': 'bring()', '(focus)': 'bring()' },
+  host: { '(pointerenter)': 'enter($event)', '(focus)': 'bring()' },
 })
 export class Tip {
   readonly crTip = input.required<string>()
@@ -38,6 +38,11 @@ export class Tip {
     })
   }
 
+  /** A finger does not point: what it taps must not be covered by words. */
+  protected enter(event: PointerEvent): void {
+    if (event.pointerType !== 'touch') this.bring()
+  }
+
   protected bring(): void {
     if (this.asked) return
     this.asked = true
@@ -52,6 +57,8 @@ export class Tip {
     if (this.gone) return
     const tooltip = runInInjectionContext(this.injector, () => new Tooltip())
     tooltip.message = this.crTip()
+    // No finger that rests on its button calls it up.
+    tooltip.touchGestures = 'off'
     tooltip.ngAfterViewInit()
     this.tooltip = tooltip
     if (this.element.matches(':hover, :focus-visible')) tooltip.show()

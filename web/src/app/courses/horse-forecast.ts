@@ -22,7 +22,7 @@ const MEASURES = {
   heelWidth: 'heel width',
   toeAngle: 'toe angle',
   heelAngle: 'heel angle',
-  proportion: 'ahead over behind',
+  proportion: 'share ahead of the widest part',
 } as const
 
 /** What is to be expected of a horse on a day: measures, drift, wear, how shoes hold, and when to come again. */
@@ -125,7 +125,7 @@ export class HorseForecast {
       ...foot.measures.map(({ key, value, low, high }) => {
         const written = (one: number) =>
           key === 'proportion'
-            ? one.toFixed(2)
+            ? `${one.toFixed(0)} %`
             : key.endsWith('Angle')
               ? this.text.figure(one, 'angle')
               : this.text.length(one)

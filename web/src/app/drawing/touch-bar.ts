@@ -11,6 +11,8 @@ import { TouchGuard } from './touch-guard'
     @if (guard.awake()) {
       <span role="status">Handles follow the finger.</span>
       <button type="button" class="tap" (click)="guard.awake.set(false)">Scroll again</button>
+    } @else {
+      <span class="asleep">Tap to move handles, or hold one.</span>
     }
     @if (guard.moved()) {
       <button type="button" class="tap" (click)="undo()">Take that back</button>
@@ -33,6 +35,12 @@ import { TouchGuard } from './touch-guard'
     .tap {
       pointer-events: auto;
       background: var(--sheet);
+    }
+    /* Said to fingers: mouse and keys need not wait. */
+    @media (pointer: fine) {
+      .asleep {
+        display: none;
+      }
     }
     span {
       padding: 2px 8px;

@@ -8,6 +8,9 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog'
 import { firstValueFrom } from 'rxjs'
+import type { LengthUnit } from '@crescent/core'
+import { FileButton } from '../common/file-button'
+import { OneOf } from '../common/one-of'
 import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
 import { Api, failureText, type SizesRead } from '../state/api'
@@ -15,23 +18,44 @@ import { Api, failureText, type SizesRead } from '../state/api'
 /** A table of sizes out of a file: seen row by row, then kept as a whole or not at all. */
 @Component({
   selector: 'cr-csv-dialog',
-  imports: [HelpButton, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [
+    FileButton,
+    OneOf,
+    HelpButton,
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Table of sizes in</h2>
     <mat-dialog-content>
       <p>
-        A file of comma separated values with a line of headings: label, kind, feet, web, thickness, and
-        length, or width and toe to heels. Bare numbers are millimetres; 3/4 in is read as well. “Table out”
-        writes one to look at.
+        A line of headings first: label, kind, feet, web, thickness, and length, or width and toe to heels.
+        Copied out of a spreadsheet, or a file of comma separated values; “Table out” writes one to look at,
+        in millimetres. A unit that is written counts, as in 3/4 in.
       </p>
-      <input
-        #file
-        type="file"
-        accept=".csv,text/csv,text/plain"
-        aria-label="File of sizes"
-        (change)="choose(file.files)"
+      <cr-one-of
+        heading="Bare numbers are"
+        label="Bare numbers are"
+        [choices]="units"
+        [chosen]="unit()"
+        (choose)="count($event)"
       />
+      <label class="paste"
+        >Paste it here
+        <textarea
+          #pasted
+          class="typed"
+          rows="4"
+          spellcheck="false"
+          [value]="csv()"
+          (input)="paste(pasted.value)"
+        ></textarea>
+      </label>
+      <cr-file-button label="Or take a file" accept=".csv,text/csv,text/plain" (chosen)="choose($event)" />
       @if (failure()) {
         <p class="wrong" role="alert">{{ failure() }}</p>
       }
@@ -43,7 +67,7 @@ import { Api, failureText, type SizesRead } from '../state/api'
           <p role="status">
             {{ good() }} of {{ table.rows.length }} rows can be kept.
             @if (good() < table.rows.length) {
-              Put the others right in the file and choose it again: a table is kept as a whole.
+              Put the others right: a table is kept as a whole.
             }
           </p>
           <div class="rows" tabindex="0" role="region" aria-label="Rows of the file">
@@ -86,9 +110,18 @@ import { Api, failureText, type SizesRead } from '../state/api'
     </mat-dialog-actions>
   `,
   styles: `
-    input {
-      min-height: 44px;
+    .paste {
+      display: block;
+      margin: 8px 0;
+      font-weight: 600;
+    }
+    .paste textarea {
+      display: block;
+      width: 100%;
+      min-height: 88px;
       font: inherit;
+      font-weight: 400;
+      white-space: pre;
     }
     .rows {
       max-height: 46vh;
@@ -124,7 +157,12 @@ export class CsvDialog {
   protected readonly read = signal<SizesRead | undefined>(undefined)
   protected readonly failure = signal('')
   protected readonly busy = signal(false)
-  private csv = ''
+  protected readonly units = [
+    { key: 'in', label: 'inches' },
+    { key: 'mm', label: 'millimetres' },
+  ] as const
+  protected readonly unit = signal<LengthUnit>(this.text.style().unit)
+  protected readonly csv = signal('')
 
   protected readonly good = computed(() => (this.read()?.rows ?? []).filter(({ size }) => size).length)
   protected readonly canKeep = computed(() => {
@@ -132,11 +170,22 @@ export class CsvDialog {
     return !!table && table.errors.length === 0 && table.rows.length > 0 && this.good() === table.rows.length
   })
 
-  protected async choose(files: FileList | null): Promise<void> {
-    const file = files?.[0]
-    if (!file) return
-    this.csv = await file.text()
+  protected async choose(file: File): Promise<void> {
+    // A table that was written out is in millimetres.
+    this.unit.set('mm')
+    this.csv.set(await file.text())
     await this.send(false)
+  }
+
+  protected async paste(text: string): Promise<void> {
+    this.csv.set(text)
+    if (text.trim() === '') this.read.set(undefined)
+    else await this.send(false)
+  }
+
+  protected async count(unit: LengthUnit): Promise<void> {
+    this.unit.set(unit)
+    if (this.csv().trim() !== '') await this.send(false)
   }
 
   protected async keep(): Promise<void> {
@@ -145,8 +194,11 @@ export class CsvDialog {
 
   private async send(keep: boolean): Promise<boolean> {
     this.busy.set(true)
+    const [sent, unit] = [this.csv(), this.unit()]
     try {
-      this.read.set(await firstValueFrom(this.api.readSizes(this.csv, keep)))
+      const answered = await firstValueFrom(this.api.readSizes(sent, unit, keep))
+      // Typed on meanwhile: a later answer tells of it.
+      if (sent === this.csv() && unit === this.unit()) this.read.set(answered)
       this.failure.set('')
       return true
     } catch (error) {

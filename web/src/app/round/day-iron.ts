@@ -16,9 +16,10 @@ import { Api, failureText, type IronOfDay } from '../state/api'
         ><input type="checkbox" [checked]="due()" (change)="due.set(!due())" /> With all that are due by
         today, shod as they are now</label
       >
+      <button type="button" class="tap no-print" (click)="print()">Print it</button>
       @if (iron(); as iron) {
         @if (empty()) {
-          <p>No shoe is planned for today.</p>
+          <p>No shoe is left to make today.</p>
         }
         @for (bar of iron.bars; track $index) {
           <article>
@@ -139,6 +140,8 @@ export class DayIronList {
       error: (error: unknown) => this.failure.set(failureText(error)),
     })
   }
+
+  protected print = (): void => window.print()
 
   protected foot = ({ horse, side }: { horse: string; side: Side }): string => `${horse} ${side}`
 }

@@ -78,7 +78,7 @@ describe('the week', () => {
     const { element, text } = await shown()
     expect(on(element, 'Tue 24 Nov 2026')).toEqual(['Fig', 'Auk'])
     expect(text()).toContain('1 h 35 min and 1 not known')
-    expect(text()).toContain('4 × 3/4 x 5/16, together 48"')
+    expect(text()).toContain('4 of 3/4 x 5/16, together 48"')
     expect(on(element, 'Overdue')).toEqual(['Late'])
   })
 

@@ -18,6 +18,7 @@ const SHOWN = { week: 7, month: 35 } as const
   imports: [AsyncState, CdkDrag, CdkDropList, CdkDropListGroup, StopCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
+    <h2 class="visually-hidden">{{ span() === 'month' ? 'Month' : 'Week' }}</h2>
     <div class="turn">
       <button type="button" class="tap" (click)="turn(-1)">Earlier</button>
       <strong aria-live="polite">from {{ longDay(from()) }}</strong>

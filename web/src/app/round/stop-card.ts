@@ -78,9 +78,9 @@ export class StopCard {
     return [
       ...bars.map(({ name, section, count, total }) => {
         const bar = name ?? `${this.text.bare(section.width)} x ${this.text.length(section.thickness)}`
-        return `${count} × ${bar}, together ${this.text.length(total)}`
+        return `${count} of ${bar}, together ${this.text.length(total)}`
       }),
-      ...sizes.map(({ label, count }) => `${count} × ${label}`),
+      ...sizes.map(({ label, count }) => `${count} of “${label}”`),
     ].join('; ')
   })
 }

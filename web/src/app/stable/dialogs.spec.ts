@@ -25,6 +25,7 @@ const HORSE: Horse = {
   place: '',
   cycleWeeks: 7,
   bodyWeight: null,
+  born: null,
   breakoverSchool: 'thirds',
   notes: '',
   archived: false,

@@ -26,9 +26,11 @@ import {
   type Owner,
 } from '@crescent/core'
 import { Actions, ofType } from '@ngrx/effects'
+import { BORN_RANGE } from '@crescent/core/text'
 import { Store } from '@ngrx/store'
 import { Api } from '../state/api'
 import { recordsActions } from '../state/records/records.feature'
+import { today } from '../common/today'
 import { OUTLINED_FIELDS } from '../common/outlined-fields'
 import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
@@ -138,6 +140,14 @@ const NEW_OWNER = 'new'
             }
           </mat-form-field>
           <mat-form-field>
+            <mat-label>Foaled in</mat-label>
+            <input matInput type="number" formControlName="born" [min]="bornFrom" [max]="thisYear" />
+            <mat-hint>the year; may stay empty</mat-hint>
+            @if (form.controls.born.invalid) {
+              <mat-error>A year from {{ bornFrom }} to {{ thisYear }}</mat-error>
+            }
+          </mat-form-field>
+          <mat-form-field>
             <mat-label>Weighs, {{ heavy }}</mat-label>
             <input matInput type="number" formControlName="weighs" [min]="least" [max]="most" />
             <mat-hint>for the load on its feet; may stay empty</mat-hint>
@@ -198,6 +208,9 @@ export class HorseDialog {
   /** As it is shown: what nobody touches is kept to the digit. */
   private readonly weighed = shownWeight(this.data.horse?.bodyWeight ?? null, this.unit)
 
+  protected readonly bornFrom = BORN_RANGE[0]
+  protected readonly thisYear = Number(today().slice(0, 4))
+
   protected readonly form = new FormGroup({
     name: text(this.data.horse?.name, Validators.required),
     animal: new FormControl<Animal>(this.data.horse?.animal ?? 'horse', { nonNullable: true }),
@@ -215,6 +228,11 @@ export class HorseDialog {
       nonNullable: true,
       validators: [Validators.required, Validators.min(2), Validators.max(16), Validators.pattern(/^\d+$/)],
     }),
+    born: new FormControl(this.data.horse?.born ?? null, [
+      Validators.min(this.bornFrom),
+      Validators.max(this.thisYear),
+      Validators.pattern(/^\d+$/),
+    ]),
     weighs: new FormControl(this.weighed, [Validators.min(this.least), Validators.max(this.most)]),
     notes: text(this.data.horse?.notes),
   })

@@ -15,12 +15,14 @@ import {
   type StoredPattern,
   type Visit,
 } from '@crescent/core'
+import { ageOn } from '@crescent/core/text'
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../common/dialogs'
 import { ChangeChart } from '../change/change-chart'
 import { ShoeAgain } from '../bench/keep/again/shoe-again'
 import { AsyncState } from '../common/async-state'
 import { StopLines } from '../common/stop-lines'
+import { many } from '../common/many'
 import { shortDay, today } from '../common/today'
 import { HorseCalls } from '../calls/horse-calls'
 import { HorseForecast } from '../courses/horse-forecast'
@@ -85,6 +87,11 @@ export class HorsePageView {
   protected readonly stops = computed(() => {
     const look = this.page()?.looks[0]
     return look ? stopsOf(look) : []
+  })
+  /** How old it is, where that is known. */
+  protected readonly age = computed(() => {
+    const born = this.page()?.horse.born ?? null
+    return born === null ? '' : `, ${many(ageOn(born, this.day), 'year')}`
   })
   protected readonly library = computed(() =>
     (this.page()?.patterns ?? []).filter((pattern) => pattern.archived === this.showArchived()),

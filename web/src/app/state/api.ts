@@ -16,6 +16,7 @@ import type {
   ImportReport,
   Job,
   LearnedCut,
+  LengthUnit,
   ListedPicture,
   Losses,
   Section,
@@ -205,8 +206,8 @@ export class Api {
   learned = (): Observable<LearnedCut[]> => this.http.get<LearnedCut[]>('/api/jobs/learned')
   putSize = (size: Size): Observable<Size> => this.http.put<Size>(`/api/sizes/${size.id}`, size)
   /** A table of sizes as it would be read; kept only where it is asked for. */
-  readSizes = (csv: string, keep: boolean): Observable<SizesRead> =>
-    this.http.post<SizesRead>('/api/sizes/csv', { csv }, { params: keep ? { keep: 'true' } : {} })
+  readSizes = (csv: string, unit: LengthUnit, keep: boolean): Observable<SizesRead> =>
+    this.http.post<SizesRead>('/api/sizes/csv', { csv }, { params: { unit, ...(keep && { keep: 'true' }) } })
   practice = (): Observable<PracticeFacts> => this.http.get<PracticeFacts>('/api/practice')
   beginPractice = (beginning: Beginning): Observable<PracticeFacts & { horseId: string | null }> =>
     this.http.post<PracticeFacts & { horseId: string | null }>('/api/practice', beginning)

@@ -7,7 +7,7 @@ import { Actions, provideEffects } from '@ngrx/effects'
 import { Store, type Action } from '@ngrx/store'
 import { Observable, of, throwError } from 'rxjs'
 import { FOOT, PAGE, pattern, STORE } from '../testing/samples'
-import { Api, conflictOf, failureText, isGone, isPassing } from './api'
+import { Api, conflictOf, failureText, isGone, isPassing, type SeveralFeet } from './api'
 import * as benchEffects from './bench/bench.effects'
 import * as visitEffects from './bench/visit.effects'
 import { benchActions, benchFeature } from './bench/bench.feature'
@@ -51,6 +51,7 @@ describe('saving from the Bench', () => {
   let api: {
     putShoeing: (both: { pattern: Pattern; record: FootRecord }) => unknown
     putVisit: (visit: Visit) => unknown
+    putSeveralFeet?: (visitId: string, several: SeveralFeet) => unknown
   }
   let done: Action[]
 
@@ -133,6 +134,77 @@ describe('saving from the Bench', () => {
     expect(sent.patterns.map(({ id, version }) => [id, version])).toEqual([['p1', 5]])
     expect(sent.records[0]).toMatchObject({ id: 'theirs', version: 3 })
     expect(state()).toMatchObject({ conflict: null, drafts: { LF: { dirty: false } } })
+  })
+
+  describe('several feet', () => {
+    const RF: SaveRequest = { ...REQUEST, side: 'RF', newPatternId: 'np2', newRecordId: 'nr2' }
+    const stored = ({ pattern: one, record }: SeveralFeet['feet'][number]) => ({
+      pattern: pattern(one.id, { ...one, version: one.version + 1 }),
+      record: { ...record, version: record.version + 1 },
+    })
+    const both = () => {
+      store().dispatch(benchActions.chooseSide({ side: 'RF' }))
+      store().dispatch(benchActions.mirror())
+      store().dispatch(benchActions.saveSeveral({ requests: [REQUEST, RF] }))
+    }
+
+    it('go in one request and are saved together', () => {
+      const asked: SeveralFeet[] = []
+      api.putSeveralFeet = (_visit, several) => {
+        asked.push(several)
+        return of({ visit: PAGE.visit, feet: several.feet.map(stored) })
+      }
+      both()
+      expect(asked).toHaveLength(1)
+      expect(asked[0]!.feet.map(({ record }) => [record.side, record.id])).toEqual([
+        ['LF', 'nr'],
+        ['RF', 'nr2'],
+      ])
+      const { drafts, saving } = state()
+      expect(saving).toBe(false)
+      expect([drafts!.LF, drafts!.RF]).toMatchObject([
+        { dirty: false, base: { record: { version: 1 }, pattern: { id: 'np' } } },
+        { dirty: false, base: { record: { version: 1 }, pattern: { id: 'np2' } } },
+      ])
+    })
+
+    it('of which one was changed elsewhere are all kept here, and that one is asked about', () => {
+      const theirs = pattern('np2', { version: 7 })
+      const current = { feet: { RF: { pattern: theirs } } }
+      api.putSeveralFeet = () => throwError(() => refusal(409, { errors: [], current }))
+      both()
+      expect(state().conflict).toMatchObject({ side: 'RF', pattern: { version: 7 } })
+      expect(state().refused).toMatchObject({ side: 'RF' })
+      expect([state().drafts!.LF.dirty, state().drafts!.RF.dirty]).toEqual([true, true])
+    })
+
+    it('that were stored as last time are taken over, but for one with unsaved work', () => {
+      const sideOf = (side: 'LF' | 'RF') => {
+        const one = pattern(`again-${side}`, { side, visitId: 'visit', foot: { ...FOOT, side } })
+        const record = {
+          id: `r-${side}`,
+          version: 1,
+          visitId: 'visit',
+          side,
+          foot: one.foot,
+          patternId: one.id,
+        }
+        return { pattern: one, record: { ...record, notes: '' } }
+      }
+      const visit = { ...PAGE.visit, version: 2, feet: { RF: { work: 'shod' as const } } }
+      store().dispatch(recordsActions.severalStored({ visit, feet: [sideOf('LF'), sideOf('RF')] }))
+      const { drafts, page } = state()
+      expect(page!.visit.version).toBe(2)
+      expect(drafts!.RF).toMatchObject({ dirty: false, foot: { figures: { width: FOOT.width } } })
+      expect(drafts!.RF.base.pattern!.id).toBe('again-RF')
+      // The width of the left fore was copied before and not saved: that work goes on.
+      expect(drafts!.LF.foot.figures.width).toBe(FOOT.width)
+      // Another visit is not touched.
+      store().dispatch(
+        recordsActions.severalStored({ visit: { ...visit, id: 'other', version: 9 }, feet: [] }),
+      )
+      expect(state().page!.visit.version).toBe(2)
+    })
   })
 
   it('changes the visit on top of what another window made of it', () => {

@@ -73,6 +73,7 @@ export const PAGE = {
     name: 'Fig',
     cycleWeeks: 7,
     bodyWeight: null,
+    born: null,
     breakoverSchool: 'perimeter',
   },
   owner: null,

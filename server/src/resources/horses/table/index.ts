@@ -26,6 +26,7 @@ export function horses(db: Db) {
       place: 'plain',
       cycleWeeks: 'plain',
       bodyWeight: 'plain',
+      born: 'plain',
       breakoverSchool: 'plain',
       notes: 'plain',
       archived: 'flag',

@@ -72,7 +72,7 @@ import { CautionsList } from './cautions-list'
         </div>
         @if (plan().iron.closing > 0) {
           <div data-testid="closing">
-            <dt>Closing run, in the cut</dt>
+            <dt>Run across behind, in the cut</dt>
             <dd>{{ text.length(plan().iron.closing) }}</dd>
           </div>
         }
@@ -108,7 +108,7 @@ import { CautionsList } from './cautions-list'
             </div>
           }
           <div>
-            <dt>Width in the box, {{ plan().moulded ? 'wanted' : 'shaped' }}</dt>
+            <dt>Width as sold, {{ plan().moulded ? 'wanted' : 'shaped' }}</dt>
             <dd>{{ text.length(plan().iron.asSold!.width) }}, {{ text.length(shapedWidth()) }}</dd>
           </div>
         } @else {

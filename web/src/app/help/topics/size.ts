@@ -19,7 +19,7 @@ export const size: HelpTopic = {
       text: 'Use a size and it lies on the Bench like any shoe: clips, rolled toe, bars and pads can be made of it, nails go where its holes are. Or make the shoe by hand.',
     },
     {
-      text: 'Lay a second one over it to see where they differ. What it measures in the box and what it must measure when it is shaped stand beside the drawing: measure before you walk.',
+      text: 'Lay a second one over it to see where they differ. What it measures as sold and what it must measure when it is shaped stand beside the drawing: measure before you walk.',
     },
     {
       text: 'A moulded shoe is not bent: it lies flush with the inner wall, can be shifted and turned, is sawn outside and at the heels, never into its crease, and drilled where this foot needs it. Where its crease lies further out than the white line, the drill leans more to make up for the thickness. Reset, it takes none from the van, and its weeks are counted: up to a year.',

@@ -22,7 +22,7 @@ export const tryOn: HelpTopic = {
       text: 'With the shoe on the foot, or on its first two nails, measure room at both heels, heel to bulb on both sides, and the toe against the line of the frog: what is right and what is not stands beside it. Two nails, then the same again.',
     },
     {
-      text: 'Log each try: walks, heats, minutes, and the bends you ticked as made. In What comes back you see which bends come again, how far off your first shapes usually are on either branch, and what a shoe takes.',
+      text: 'Log each try: walks, heats, minutes, and the bends you ticked as made. In Usual corrections you see which bends come again, how far off your first shapes usually are on either branch, and what a shoe takes.',
     },
     {
       text: 'A factory shoe can be planned from the box: the first shaping, before it was measured.',

@@ -12,21 +12,30 @@ import * as recordsEffects from './records.effects'
 import { recordsActions, recordsFeature } from './records.feature'
 
 const horse = PAGE.horse
-const visit = (id: string, date: string, state: Visit['state']): Visit => ({ ...PAGE.visit, id, date, state })
+/** The visit that the server tells next: version 0 where it is not stored yet. */
+const visit = (id: string, version: number): Visit => ({ ...PAGE.visit, id, version })
 
 describe('records', () => {
-  let visits: Visit[]
+  let next: Visit
   let put: Visit[]
   let gone: string[][]
   let said: string[]
   let saveHorse: () => unknown
 
   beforeEach(() => {
-    ;[visits, put, gone, said] = [[], [], [], []]
+    ;[put, gone, said] = [[], [], []]
     saveHorse = () => of({ ...horse, version: 2 })
-    const page = (): HorsePage => ({ horse, owner: null, visits, footRecords: [], looks: [], patterns: [] })
+    const page = (): HorsePage => ({
+      horse,
+      owner: null,
+      visits: [],
+      footRecords: [],
+      looks: [],
+      patterns: [],
+    })
     const api = {
       horsePage: () => of(page()),
+      nextVisit: () => of({ ...PAGE, visit: next }),
       horses: () => throwError(() => new HttpErrorResponse({ status: 0 })),
       putVisit: (one: Visit) => {
         put.push(one)
@@ -51,21 +60,17 @@ describe('records', () => {
   const start = () => dispatch(recordsActions.startVisit({ horseId: 'horse', date: '2026-11-23' }))
 
   it('start a visit of today and go to the Bench with it', () => {
-    visits = [visit('old', '2026-10-01', 'done')]
+    next = visit('new', 0)
     start()
-    expect(put).toEqual([
-      expect.objectContaining({ version: 0, horseId: 'horse', date: '2026-11-23', state: 'open' }),
-    ])
+    expect(put).toEqual([next])
     expect(gone).toEqual([['/bench', put[0]!.id, 'LF']])
   })
 
-  it('go on with the visit that is open, or with the one of today, and make no second', () => {
-    visits = [visit('open', '2026-11-20', 'open')]
-    start()
-    visits = [visit('today', '2026-11-23', 'done')]
+  it('go on with a visit that is stored already, and make no second', () => {
+    next = visit('open', 3)
     start()
     expect(put).toEqual([])
-    expect(gone.map((path) => path[1])).toEqual(['open', 'today'])
+    expect(gone.map((path) => path[1])).toEqual(['open'])
   })
 
   it('say why something could not be read, and keep what was there', () => {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import {
+  aheadShare,
   setBackBy,
   type Balance,
   type BreakoverSchoolName,
@@ -24,7 +25,7 @@ import { Worded } from '../../../help/worded'
         <tr>
           <th scope="col">School</th>
           <th scope="col">Ahead</th>
-          <th scope="col">Lever</th>
+          <th scope="col">From the toe</th>
         </tr>
       </thead>
       <tbody>
@@ -78,16 +79,16 @@ import { Worded } from '../../../help/worded'
         <dd>{{ widest() }}</dd>
       </div>
       <div>
-        <dt>Ahead : behind the widest part</dt>
+        <dt>Ahead of the widest part, behind it</dt>
         <dd>
-          {{ balance().ratio.toFixed(2) }}
-          <small>({{ text.bare(balance().ahead) }} : {{ text.length(balance().behind) }})</small>
+          {{ text.length(balance().ahead) }}, {{ text.length(balance().behind) }}
+          <small>({{ share() }} ahead)</small>
         </dd>
       </div>
       <div>
-        <dt><cr-worded text="Toe lever" /></dt>
+        <dt><cr-worded text="Breakover of this shoe" /></dt>
         <dd>
-          {{ text.length(balance().toeLever) }}
+          {{ text.length(balance().toeLever) }} ahead
           <small>({{ leverChange() }} against the trimmed toe{{ leverAgainst() }})</small>
         </dd>
       </div>
@@ -249,6 +250,7 @@ export class BalancePanel {
     const { widest, foot } = this.plan()
     return `${this.text.length(foot.widestFromToe)} behind the toe. ${widest.verdict}`
   })
+  protected readonly share = computed(() => aheadShare(this.balance().ratio))
   protected readonly leverChange = computed(() => this.change(-this.balance().leverSaved))
   protected readonly leverAgainst = computed(() => {
     const worn = this.worn()

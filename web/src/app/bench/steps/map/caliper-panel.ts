@@ -12,9 +12,9 @@ import { KeyboardCaliper } from './keyboard-caliper'
   imports: [MatIcon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section aria-label="Practice caliper">
+    <section aria-label="Caliper on screen">
       <header>
-        <h3>Practice caliper</h3>
+        <h3>Caliper on screen</h3>
         <button mat-icon-button aria-label="Put the caliper away" (click)="closed.emit()">
           <mat-icon svgIcon="close" />
         </button>

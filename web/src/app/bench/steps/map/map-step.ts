@@ -131,7 +131,7 @@ const SHAPED_BY_TRACE: readonly FootFigureKey[] = ['toeShape', 'quarterShape']
           <mat-icon svgIcon="upload" />Outline from a file
         </button>
         <button mat-stroked-button [attr.aria-pressed]="caliper()" (click)="caliper.set(!caliper())">
-          <mat-icon svgIcon="caliper" />Practice caliper
+          <mat-icon svgIcon="caliper" />Caliper on screen
         </button>
         @if (previous()) {
           <button mat-stroked-button (click)="store.dispatch(copyLast())">

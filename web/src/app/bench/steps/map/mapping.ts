@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core'
 import {
+  aheadShare,
   OPPOSITE,
   endProportion,
   footOutline,
@@ -98,10 +99,10 @@ export class Mapping {
     if (ended === undefined) return ''
     const began = this.wornBalance()?.ratio
     return [
-      'Ahead to behind the widest part:',
-      began === undefined ? '' : `the old shoe began its cycle at ${began.toFixed(2)},`,
-      `${began === undefined ? 'the old shoe ' : ''}ended it at ${ended.toFixed(2)};`,
-      `this one starts at ${this.plan()?.balance.ratio.toFixed(2)}.`,
+      'Ahead of the widest part:',
+      began === undefined ? '' : `the old shoe began its cycle with ${aheadShare(began)},`,
+      `${began === undefined ? 'the old shoe ' : ''}ended it with ${aheadShare(ended)};`,
+      `this one starts with ${aheadShare(this.plan()?.balance.ratio ?? 0)}.`,
     ]
       .filter(Boolean)
       .join(' ')

@@ -79,7 +79,7 @@ type End = (typeof ENDS)[number]['key']
             <th scope="col">Lean</th>
             <th scope="col">Comes out</th>
             <th scope="col">Verdict</th>
-            <th></th>
+            <td></td>
           </tr>
         </thead>
         <tbody>

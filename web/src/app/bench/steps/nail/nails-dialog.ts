@@ -90,7 +90,7 @@ const rowOf = ({ name, length, shank, head }: NailSize): Row => ({
             @for (figure of figures; track figure.key) {
               <th scope="col">{{ figure.label }}</th>
             }
-            <th></th>
+            <td></td>
           </tr>
         </thead>
         <tbody>

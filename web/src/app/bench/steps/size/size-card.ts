@@ -131,7 +131,10 @@ export class SizeCard {
   protected readonly reasons = computed(() => this.row().reasons.map(this.text.told))
   protected readonly need = computed(() => {
     const by = this.row().openBy
-    if (Math.abs(by) < MATCHED) return 'as it is'
+    if (Math.abs(by) < MATCHED) {
+      if (!this.row().toeOff) return 'as it is'
+      return this.row().reshapeToe > 0 ? 'point its toe' : 'round its toe'
+    }
     if (!bends(this.row().facts.kind)) return `trim ${this.text.length(Math.abs(by))}`
     return `${by > 0 ? 'open' : 'close'} ${this.text.length(Math.abs(by))}`
   })

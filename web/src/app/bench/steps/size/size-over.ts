@@ -51,7 +51,7 @@ import { Sizing } from './sizing'
             <thead>
               <tr>
                 <th scope="col">Measure</th>
-                <th scope="col">in the box</th>
+                <th scope="col">as sold</th>
                 <th scope="col">{{ drawn.sold ? 'here' : 'shaped' }}</th>
               </tr>
             </thead>
@@ -75,8 +75,8 @@ import { Sizing } from './sizing'
           }
           @if (drawn.sold) {
             <p class="muted">
-              Thin: as it comes from the box. Heavy line: the saw. Dotted: its crease. Lines: buttress, and
-              plumb of the bulbs.
+              Thin: as it is sold. Heavy line: the saw. Dotted: its crease. Lines: buttress, and plumb of the
+              bulbs.
             </p>
           } @else {
             <p class="muted">

@@ -25,7 +25,7 @@ export const TRY: BenchStep = {
     },
     {
       key: 'tries',
-      label: 'What comes back',
+      label: 'Usual corrections',
       flow: true,
       heavy: true,
       drawing: () => import('./tries-view').then((m) => m.TriesView),

@@ -20,7 +20,7 @@ const DRAWN = 6
 /** A shape that is off by less than this on the average is right, mm. */
 const RIGHT = 0.8
 
-/** What comes back, over all horses: kinds of correction, the usual error of first shapes, minutes a shoe. */
+/** Usual corrections over all horses: their kinds, the usual error of first shapes, minutes a shoe. */
 @Component({
   selector: 'cr-tries-view',
   imports: [AsyncState, NgxEchartsDirective],
@@ -34,7 +34,7 @@ const RIGHT = 0.8
           back.
         </p>
       } @else {
-        <div class="page" role="region" tabindex="0" aria-label="What comes back">
+        <div class="page" role="region" tabindex="0" aria-label="Usual corrections">
           <section>
             <h3>Bends that come back</h3>
             <p>{{ mostWords() }}</p>

@@ -71,7 +71,7 @@ type MeasureKey = (typeof MEASURES)[number]['key']
           <p class="muted">
             {{
               trying.ofSize()
-                ? 'The first shaping: from what the shoe usually measures in the box to this foot.'
+                ? 'The first shaping: from what the shoe usually measures as sold to this foot.'
                 : 'The first shaping: a straight bar, turned from the toe outward. Level after every bend.'
             }}
           </p>

@@ -82,7 +82,7 @@ const CLAIMED = 0.1
           <dd>{{ text.fine(plan.breakoverFromToe) }}: mark it on the sole</dd>
         }
         @if (plan.leverAfter !== undefined) {
-          <dt>Lever of the toe then</dt>
+          <dt>Breakover to coffin joint then</dt>
           <dd>{{ text.fine(plan.leverAfter) }}</dd>
         }
       </dl>
