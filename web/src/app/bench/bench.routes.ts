@@ -2,6 +2,7 @@ import type { Routes } from '@angular/router'
 import { provideEffects } from '@ngrx/effects'
 import { provideState } from '@ngrx/store'
 import * as benchEffects from '../state/bench/bench.effects'
+import * as savingEffects from '../state/bench/saving.effects'
 import * as visitEffects from '../state/bench/visit.effects'
 import { benchFeature } from '../state/bench/bench.feature'
 import * as lookEffects from '../state/look/look.effects'
@@ -17,7 +18,7 @@ export const benchRoutes: Routes = [
     providers: [
       provideState(benchFeature),
       provideState(lookFeature),
-      provideEffects(benchEffects, visitEffects, lookEffects),
+      provideEffects(benchEffects, savingEffects, visitEffects, lookEffects),
     ],
   },
 ]

@@ -9,6 +9,7 @@ import { Observable, of, throwError } from 'rxjs'
 import { FOOT, PAGE, pattern, STORE } from '../testing/samples'
 import { Api, conflictOf, failureText, isGone, isPassing, type SeveralFeet } from './api'
 import * as benchEffects from './bench/bench.effects'
+import * as savingEffects from './bench/saving.effects'
 import * as visitEffects from './bench/visit.effects'
 import { benchActions, benchFeature } from './bench/bench.feature'
 import type { SaveRequest } from './bench/bench.state'
@@ -72,7 +73,7 @@ describe('saving from the Bench', () => {
     TestBed.configureTestingModule({
       providers: [
         ...STORE,
-        provideEffects(benchEffects, visitEffects),
+        provideEffects(benchEffects, savingEffects, visitEffects),
         { provide: Api, useFactory: () => api },
         { provide: MatSnackBar, useValue: { open: () => undefined } },
       ],

@@ -24,6 +24,7 @@ import { FigureText } from '../../drawing/figure-text'
 import { benchActions, benchFeature, selectSeen } from '../../state/bench/bench.feature'
 import type { SaveRequest, VisitChanges } from '../../state/bench/bench.state'
 import { footInput } from '../../state/bench/draft'
+import { recordsActions } from '../../state/records/records.feature'
 import { settingsActions } from '../../state/settings/settings.feature'
 import type { EraseDialogData } from '../../erasing/erase-dialog'
 import { Desk } from '../desk'
@@ -128,7 +129,12 @@ export class Keeping {
   private saved(request: SaveRequest): Promise<boolean> {
     const answered = firstValueFrom(
       this.actions.pipe(
-        ofType(benchActions.saved, benchActions.saveFailed, benchActions.saveRefused),
+        ofType(
+          benchActions.saved,
+          benchActions.saveFailed,
+          benchActions.saveRefused,
+          recordsActions.saveWaits,
+        ),
         map(({ type }) => type !== benchActions.saveFailed.type),
       ),
       { defaultValue: true },

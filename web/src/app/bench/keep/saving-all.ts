@@ -11,6 +11,7 @@ import type { SaveRequest } from '../../state/bench/bench.state'
 import { footInput } from '../../state/bench/draft'
 import { tryPlan } from '../../state/bench/planning'
 import { workshopFor } from '../../state/bench/workshop-for'
+import { recordsActions } from '../../state/records/records.feature'
 import { Looking } from '../steps/look/looking'
 import type { SaveAllAnswer, SaveAllData } from './save-all-dialog'
 import { suggestedName } from './suggested-name'
@@ -86,7 +87,12 @@ export class SavingAll {
   private kept(requests: SaveRequest[]): Promise<boolean> {
     const answered = firstValueFrom(
       this.actions.pipe(
-        ofType(benchActions.severalSaved, benchActions.saveFailed, benchActions.saveRefused),
+        ofType(
+          benchActions.severalSaved,
+          benchActions.saveFailed,
+          benchActions.saveRefused,
+          recordsActions.saveWaits,
+        ),
         map(({ type }) => type !== benchActions.saveFailed.type),
       ),
       { defaultValue: true },

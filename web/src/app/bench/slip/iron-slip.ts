@@ -43,7 +43,9 @@ import { CautionsList } from './cautions-list'
             Save all {{ unsaved() }}
           </button>
         }
-        <span class="state">{{ dirty() ? 'not saved yet' : 'saved' }}</span>
+        <span class="state">{{
+          waits() ? 'waits for the server' : dirty() ? 'not saved yet' : 'saved'
+        }}</span>
       </div>
     </div>
     <div class="rest">
@@ -186,6 +188,8 @@ export class IronSlip {
   readonly stale = input(false)
   readonly dirty = input(false)
   readonly saving = input(false)
+  /** It was saved while the server was away, and is sent by itself. */
+  readonly waits = input(false)
   /** So many feet of the visit wait to be saved. */
   readonly unsaved = input(0)
   readonly save = output()

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core'
 import type { Section } from '@crescent/core'
 import { Store } from '@ngrx/store'
-import { benchActions } from '../../state/bench/bench.feature'
+import { benchActions, benchFeature } from '../../state/bench/bench.feature'
 import { Brought } from '../brought'
 import { Desk } from '../desk'
 import { Keeping } from '../keep/keeping'
@@ -26,6 +26,7 @@ import { IronSlip } from './iron-slip'
           [stale]="desk.stale()"
           [dirty]="draft.dirty || !draft.base.record"
           [saving]="keeping.saving()"
+          [waits]="waiting().includes(desk.side())"
           [unsaved]="all.sides().length"
           (save)="keeping.saveDrawn()"
           (saveAll)="all.ask()"
@@ -51,6 +52,7 @@ export class PlanSlip {
   protected readonly all = inject(SavingAll)
   protected readonly looking = inject(Looking)
   private readonly store = inject(Store)
+  protected readonly waiting = this.store.selectSignal(benchFeature.selectWaiting)
 
   protected takeSection(section: Section): void {
     const { shoe } = this.desk.draft()!

@@ -1,6 +1,6 @@
 import { inject } from '@angular/core'
 import { Router } from '@angular/router'
-import { type FootInput, type FootRecord, type Pattern, type Side, type VisitPage } from '@crescent/core'
+import { SIDES, type VisitPage } from '@crescent/core'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
@@ -8,7 +8,6 @@ import {
   catchError,
   debounceTime,
   distinctUntilChanged,
-  exhaustMap,
   filter,
   fromEvent,
   map,
@@ -19,16 +18,16 @@ import {
   tap,
 } from 'rxjs'
 import { Tells } from '../../common/tells'
-import { Api, conflictOf, failureText, isGone, type SeveralFeet, type Shoeing, type StaleFeet } from '../api'
+import { Api, failureText, isGone, isPassing } from '../api'
 import type { History } from '../history'
 import { browserStore } from '../browser-store'
 import { recordsActions } from '../records/records.feature'
 import { settingsActions } from '../settings/settings.feature'
-import { benchActions, benchFeature, selectSeen } from './bench.feature'
-import type { SaveRequest } from './bench.state'
-import { footInput, type Draft, type Drafts, type SeenFoot, type Step } from './draft'
+import { benchActions, benchFeature } from './bench.feature'
+import type { Step } from './draft'
 import { keepDrafts, keptDrafts } from './kept-drafts'
-import { workshopFor } from './workshop-for'
+import { keepPage, keptPage } from './kept-page'
+import { waitingSides } from '../waiting/waiting-saves'
 
 /** Where this browser keeps what can be taken back, for the visit it worked on last. */
 const HISTORY_KEY = 'bench.history'
@@ -43,24 +42,31 @@ function keptHistory(visitId: string): { history?: KeptHistory } {
   return kept?.visitId === visitId ? { history: { past: kept.past, future: kept.future } } : {}
 }
 
+/** The page of a visit with the work that this browser keeps on it. */
+const openedWith = (page: VisitPage) =>
+  benchActions.opened({
+    page,
+    kept: keptDrafts(page.visit.id),
+    waiting: waitingSides(page.visit.id),
+    ...keptHistory(page.visit.id),
+  })
+
 export const openVisit = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
+  (actions = inject(Actions), api = inject(Api), store = inject(Store), tells = inject(Tells)) =>
     actions.pipe(
       ofType(benchActions.open),
       concatLatestFrom(() => store.select(benchFeature.selectPage)),
       filter(([{ visitId }, page]) => page?.visit.id !== visitId),
       switchMap(([{ visitId }]) =>
         api.visitPage(visitId).pipe(
-          map((page) =>
-            benchActions.opened({
-              page,
-              kept: keptDrafts(visitId),
-              ...keptHistory(visitId),
-            }),
-          ),
-          catchError((error: unknown) =>
-            of(benchActions.openFailed({ failure: failureText(error), gone: isGone(error) })),
-          ),
+          map((page) => openedWith(page)),
+          catchError((error: unknown) => {
+            const page = isPassing(error) ? keptPage(visitId) : undefined
+            if (!page)
+              return of(benchActions.openFailed({ failure: failureText(error), gone: isGone(error) }))
+            void tells.warn('The server does not answer: this is the visit as this browser keeps it.')
+            return of(openedWith(page))
+          }),
         ),
       ),
     ),
@@ -126,6 +132,22 @@ export const keepUnsaved = createEffect(
   { functional: true, dispatch: false },
 )
 
+/** With unsaved work its page is kept too: it can be reached while the server is away. */
+export const keepPageOfWork = createEffect(
+  (store = inject(Store)) =>
+    store.select(benchFeature.selectBenchState).pipe(
+      debounceTime(300),
+      filter(({ page }) => page !== null),
+      map(({ page, drafts, pending }) => ({
+        page: page!,
+        unsaved: pending.length > 0 || SIDES.some((side) => drafts?.[side].dirty),
+      })),
+      distinctUntilChanged((a, b) => a.page === b.page && a.unsaved === b.unsaved),
+      tap(({ page, unsaved }) => keepPage(page, unsaved)),
+    ),
+  { functional: true, dispatch: false },
+)
+
 /** What can be taken back survives a reload too. */
 export const keepHistory = createEffect(
   (store = inject(Store)) => {
@@ -145,127 +167,6 @@ export const keepHistory = createEffect(
     )
   },
   { functional: true, dispatch: false },
-)
-
-/** The foot and its pattern in one go. Sent again without harm. */
-export const save = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
-    actions.pipe(
-      ofType(benchActions.save),
-      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectSeen)]),
-      exhaustMap(([{ request }, { page, drafts }, seen]) => {
-        const { side } = request
-        const sent = drafts![side]
-        return api.putShoeing(shoeingToSend(request, sent, page!, seen)).pipe(
-          map((stored) => benchActions.saved({ side, sent, ...stored })),
-          catchError((error: unknown) => {
-            const current = conflictOf<Partial<Shoeing>>(error)
-            return of(
-              current
-                ? benchActions.saveRefused({ conflict: { side, ...current }, request })
-                : benchActions.saveFailed({ failure: failureText(error) }),
-            )
-          }),
-        )
-      }),
-    ),
-  { functional: true },
-)
-
-/** Several feet in one go. Where one was changed elsewhere none is kept, and that one is asked about. */
-export const saveSeveral = createEffect(
-  (actions = inject(Actions), api = inject(Api), store = inject(Store)) =>
-    actions.pipe(
-      ofType(benchActions.saveSeveral),
-      concatLatestFrom(() => [store.select(benchFeature.selectBenchState), store.select(selectSeen)]),
-      exhaustMap(([{ requests }, { page, drafts }, seen]) => {
-        const sent = Object.fromEntries(requests.map(({ side }) => [side, drafts![side]])) as Partial<Drafts>
-        const feet = requests.map((request) => shoeingToSend(request, drafts![request.side], page!, seen))
-        return api.putSeveralFeet(page!.visit.id, { feet }).pipe(
-          map((stored) => benchActions.severalSaved({ sent, stored })),
-          catchError((error: unknown) => {
-            const stale = conflictOf<StaleFeet>(error)
-            const refused = requests.find(({ side }) => stale?.feet[side])
-            return of(
-              refused
-                ? benchActions.saveRefused({
-                    conflict: { side: refused.side, ...stale!.feet[refused.side] },
-                    request: refused,
-                  })
-                : benchActions.saveFailed({ failure: failureText(error) }),
-            )
-          }),
-        )
-      }),
-    ),
-  { functional: true },
-)
-
-/** A foot as it was measured, with what was found on it, and the pattern made for it. */
-function shoeingToSend(
-  request: SaveRequest,
-  draft: Draft,
-  page: VisitPage,
-  seen: Record<Side, SeenFoot>,
-): SeveralFeet['feet'][number] {
-  const { side } = request
-  const foot = footInput(side, draft.foot, seen[side])
-  const pattern = patternToSend(foot, draft, request, page)
-  return { pattern, record: recordToSend(foot, draft, side, page.visit.id, pattern.id) }
-}
-
-function patternToSend(foot: FootInput, draft: Draft, request: SaveRequest, page: VisitPage): Pattern {
-  const { side, name, tags = [], why = '' } = request
-  // What was stored with it and is not on the Bench stays with it.
-  const stored = page.patterns.find(({ id }) => id === draft.base.pattern!.id)
-  const forkedFrom = stored ? stored.forkedFrom : draft.base.fork
-  return {
-    id: draft.base.pattern!.id,
-    version: draft.base.pattern!.version,
-    horseId: page.horse.id,
-    visitId: page.visit.id,
-    side,
-    name,
-    foot,
-    shoe: draft.shoe,
-    workshop: workshopFor(page, draft.shoe),
-    notes: stored?.notes ?? '',
-    ...(tags.length > 0 && { tags }),
-    ...(why !== '' && { why }),
-    ...(forkedFrom && { forkedFrom }),
-    archived: false,
-  }
-}
-
-function recordToSend(
-  foot: FootInput,
-  draft: Draft,
-  side: Side,
-  visitId: string,
-  patternId: string,
-): FootRecord {
-  return {
-    id: draft.base.record!.id,
-    version: draft.base.record!.version,
-    visitId,
-    side,
-    foot,
-    patternId,
-    notes: '',
-  }
-}
-
-/** The farrier saw both and keeps this one: sent again on top of what is stored. */
-export const saveAgain = createEffect(
-  (actions = inject(Actions), store = inject(Store)) =>
-    actions.pipe(
-      ofType(benchActions.keepMine),
-      concatLatestFrom(() => store.select(benchFeature.selectRefused)),
-      map(([, refused]) => refused),
-      filter((request) => request !== null),
-      map((request) => benchActions.save({ request })),
-    ),
-  { functional: true },
 )
 
 export const tell = createEffect(

@@ -54,6 +54,7 @@ import {
   type Step,
   type TakenUp,
 } from './draft'
+import { workOn } from './kept-drafts'
 import { redone, touch, touchAll, undone } from './changing'
 import { tryPlan, UNPLANNED } from './planning'
 import { tracedDraft } from './traced'
@@ -67,6 +68,7 @@ export const benchActions = createActionGroup({
     opened: props<{
       page: VisitPage
       kept: Partial<Drafts>
+      waiting?: readonly Side[]
       history?: Pick<History<Step>, 'past' | 'future'>
     }>(),
     openFailed: props<{ failure: string; gone: boolean }>(),
@@ -129,6 +131,12 @@ function takenUp(pattern: TakenUp, { foot }: Draft, own: boolean): FootDraft {
   return own && !foot.limits ? taken : withLimits(taken, foot.limits)
 }
 
+/** A foot that waits no more. */
+const noLonger = (state: BenchState, side: Side): BenchState => ({
+  ...state,
+  waiting: state.waiting.filter((one) => one !== side),
+})
+
 const without = <T>(record: Record<string, T>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(record).filter(([name]) => name !== key))
 
@@ -142,11 +150,12 @@ export const benchFeature = createFeature({
     on(benchActions.open, (state, { visitId }): BenchState =>
       state.page?.visit.id === visitId ? state : { ...EMPTY, side: state.side },
     ),
-    on(benchActions.opened, (state, { page, kept, history }): BenchState => ({
+    on(benchActions.opened, (state, { page, kept, waiting = [], history }): BenchState => ({
       ...EMPTY,
       side: state.side,
       page,
       drafts: { ...draftsFrom(page), ...kept },
+      waiting,
       ...history,
     })),
     on(benchActions.openFailed, (state, { failure }): BenchState => ({ ...state, failure })),
@@ -278,6 +287,29 @@ export const benchFeature = createFeature({
       conflict,
       refused: request,
     })),
+    on(recordsActions.saveWaits, (state, { save: { visitId, side } }): BenchState =>
+      state.page?.visit.id === visitId
+        ? { ...state, saving: false, waiting: [...state.waiting.filter((one) => one !== side), side] }
+        : state,
+    ),
+    on(recordsActions.waitingSaved, (state, { save: { visitId, side, work }, stored }): BenchState => {
+      if (state.page?.visit.id !== visitId || !state.drafts) return state
+      const draft = state.drafts[side]
+      const sent = workOn(draft) === work ? draft : { ...draft, foot: { ...draft.foot } }
+      return afterSave(noLonger(state, side), side, sent, stored.record, stored.pattern)
+    }),
+    on(recordsActions.waitingRefused, (state, { save: { visitId, side, shoeing }, stale }): BenchState => {
+      if (state.page?.visit.id !== visitId) return state
+      const { name, tags } = shoeing.pattern
+      const ids = { newPatternId: shoeing.pattern.id, newRecordId: shoeing.record.id }
+      return {
+        ...noLonger(state, side),
+        ...(stale && {
+          conflict: { side, ...stale },
+          refused: { side, name, asNew: false, ...(tags && { tags }), ...ids },
+        }),
+      }
+    }),
     on(benchActions.keepMine, (state): BenchState => ({ ...rebased(state), conflict: null })),
     on(benchActions.takeTheirs, takeTheirs),
     on(benchActions.closeConflict, (state): BenchState => ({ ...state, conflict: null, refused: null })),

@@ -51,6 +51,8 @@ export interface BenchState extends History<Step> {
   page: VisitPage | null
   /** Changes of the visit that are not stored yet, in their order: they are sent again until they are. */
   pending: readonly VisitChanges[]
+  /** Feet that were saved while the server was away: they are sent by themselves. */
+  waiting: readonly Side[]
   failure: string
   side: Side
   drafts: Drafts | null
@@ -64,6 +66,7 @@ export interface BenchState extends History<Step> {
 export const EMPTY: BenchState = {
   page: null,
   pending: [],
+  waiting: [],
   failure: '',
   side: 'LF',
   drafts: null,

@@ -1,12 +1,24 @@
-import { SIDES, type Side } from '@crescent/core'
+import type { Side } from '@crescent/core'
+import { SIDES } from '@crescent/core/text'
 import { browserStore } from '../browser-store'
-import type { Drafts } from './draft'
+import type { Draft, Drafts } from './draft'
 
 const keptKey = (visitId: string): string => `bench.${visitId}`
 
 /** The feet of a visit with work that this browser keeps until it is saved. */
 export const keptDrafts = (visitId: string): Partial<Drafts> =>
   browserStore.read<Partial<Drafts>>(keptKey(visitId)) ?? {}
+
+/** Foot and shoe of a draft, written down to be compared. */
+export const workOn = ({ foot, shoe }: Pick<Draft, 'foot' | 'shoe'>): string => JSON.stringify({ foot, shoe })
+
+/** What was stored is not kept any more, unless it was worked on since. */
+export function forgetDraft(visitId: string, side: Side, work: string): void {
+  const { [side]: draft, ...others } = keptDrafts(visitId)
+  if (!draft || workOn(draft) !== work) return
+  if (Object.keys(others).length > 0) browserStore.write(keptKey(visitId), others)
+  else browserStore.remove(keptKey(visitId))
+}
 
 /** Which of the feet they are. */
 export const unsavedSides = (visitId: string): Side[] =>

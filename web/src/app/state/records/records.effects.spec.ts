@@ -2,7 +2,7 @@ import { HttpErrorResponse } from '@angular/common/http'
 import { TestBed } from '@angular/core/testing'
 import { MatSnackBar } from '@angular/material/snack-bar'
 import { Router } from '@angular/router'
-import type { Horse, HorsePage, Visit } from '@crescent/core'
+import type { Horse, HorsePage, Round, Visit } from '@crescent/core'
 import { provideEffects } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { of, throwError } from 'rxjs'
@@ -64,6 +64,21 @@ describe('records', () => {
     start()
     expect(put).toEqual([next])
     expect(gone).toEqual([['/bench', put[0]!.id, 'LF']])
+  })
+
+  it('show a visit that was begun since on the Round that was read before: it goes on from there', () => {
+    const due = (id: string) => ({ ...horse, id, due: '2026-11-20', stops: [] })
+    const round = {
+      ...{ seen: [], overdue: [due('horse'), due('other')], due: [], steps: [], calls: [] },
+      counts: { overdue: 2, due: 0, horses: 2, patterns: 0 },
+    } as unknown as Round
+    dispatch(recordsActions.roundRead({ round }))
+    next = visit('new', 0)
+    start()
+    const now = state().round!
+    expect(now.seen).toMatchObject([{ id: 'horse', visitId: 'new', visitState: 'open' }])
+    expect(now.overdue.map(({ id }) => id)).toEqual(['other'])
+    expect(now.counts.overdue).toBe(1)
   })
 
   it('go on with a visit that is stored already, and make no second', () => {

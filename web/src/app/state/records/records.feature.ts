@@ -1,5 +1,4 @@
 import type {
-  FootRecord,
   Horse,
   HorsePage,
   HorseSummary,
@@ -9,6 +8,8 @@ import type {
   StoredPattern,
   Visit,
 } from '@crescent/core'
+import type { Shoeing, StoredFeet } from '../api'
+import type { WaitingSave } from '../waiting/waiting-saves'
 import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store'
 
 export type Loading = 'no' | 'yes' | 'failed'
@@ -34,6 +35,24 @@ const EMPTY: RecordsState = {
   failure: '',
 }
 
+/** The round with a visit that was begun since: its horse is not due any more, it is seen. */
+export function begunIn(round: Round, visit: Visit): Round {
+  const horse = [...round.overdue, ...round.due].find(({ id }) => id === visit.horseId)
+  if (!horse || round.seen.some(({ id }) => id === visit.horseId)) return round
+  const others = (list: Round['due']) => list.filter(({ id }) => id !== visit.horseId)
+  const [overdue, due] = [others(round.overdue), others(round.due)]
+  return {
+    ...round,
+    ...{ overdue, due },
+    seen: [...round.seen, { ...horse, visitId: visit.id, visitState: visit.state, done: {}, paused: [] }],
+    counts: {
+      ...round.counts,
+      overdue: round.counts.overdue - (round.overdue.length - overdue.length),
+      due: round.counts.due - (round.due.length - due.length),
+    },
+  }
+}
+
 export const recordsActions = createActionGroup({
   source: 'Records',
   events: {
@@ -48,7 +67,12 @@ export const recordsActions = createActionGroup({
     startVisit: props<{ horseId: string; date: string }>(),
     visitStarted: props<{ visit: Visit }>(),
     /** Several feet were stored at once, as last time. */
-    severalStored: props<{ visit: Visit; feet: { pattern: StoredPattern; record: FootRecord }[] }>(),
+    severalStored: props<StoredFeet>(),
+    /** A foot was saved while the server was away: it is kept here and sent by itself. */
+    saveWaits: props<{ save: WaitingSave }>(),
+    waitingSaved: props<{ save: WaitingSave; stored: Shoeing }>(),
+    /** It cannot be stored as it is: why, and what stands there where that was changed elsewhere. */
+    waitingRefused: props<{ save: WaitingSave; failure: string; stale?: Partial<Shoeing> }>(),
     saveHorse: props<{ horse: Horse }>(),
     horseSaved: props<{ horse: Horse }>(),
     saveOwner: props<{ owner: Owner }>(),
@@ -65,6 +89,11 @@ export const recordsFeature = createFeature({
     EMPTY,
     on(recordsActions.openRound, (state): RecordsState => ({ ...state, loading: 'yes' })),
     on(recordsActions.roundRead, (state, { round }): RecordsState => ({ ...state, round, loading: 'no' })),
+    // Read before the visit was begun: it goes on from here, with or without the server.
+    on(recordsActions.visitStarted, (state, { visit }): RecordsState => ({
+      ...state,
+      round: state.round && begunIn(state.round, visit),
+    })),
     on(recordsActions.search, (state, { search, archived }): RecordsState => ({
       ...state,
       search,
