@@ -82,6 +82,24 @@ test.describe('nothing is lost', () => {
     await Promise.all(windows.map((window) => window.context().close()))
   })
 
+  test('a place that cannot be fetched says so, and the place that is open goes on', async ({
+    browser,
+    server,
+  }) => {
+    const context = await browser.newContext()
+    const page = await context.newPage()
+    await page.goto(`${server.url}/rack`)
+    await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible()
+    await context.setOffline(true)
+    await page.getByRole('link', { name: 'Stable' }).click()
+    await expect(page.getByText('This place could not be opened')).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Rack' })).toBeVisible()
+    await context.setOffline(false)
+    await page.getByRole('link', { name: 'Stable' }).click()
+    await expect(page).toHaveURL(/\/stable$/)
+    await context.close()
+  })
+
   test('the server killed in the middle of saving and started again: nothing is lost', async ({ page }) => {
     const server = await TestServer.start()
     try {

@@ -65,7 +65,7 @@ test('on a phone the drawing comes first and the two figures stay in view', asyn
   await page.setViewportSize({ width: 390, height: 844 })
   await open('/round')
   await openBench(page, 'Copperkettle')
-  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
+  await page.locator('section.waiting').getByRole('button', { name: 'Copy last visit' }).click()
   await expect(page.locator('cr-foot-drawing')).toBeInViewport({ ratio: 0.9 })
   await expect(page.getByTestId('cut')).toBeInViewport()
   await page.locator('main').evaluate((main) => main.scrollTo(0, main.scrollHeight))

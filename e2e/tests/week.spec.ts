@@ -40,6 +40,8 @@ test('a horse is dragged to another day, and put back by keys; it stays there', 
   await earlier.focus()
   await page.keyboard.press('Enter')
   await expect(cards(from).filter({ hasText: name })).toHaveCount(1)
+  // The keys go on from the horse that was moved.
+  await expect(page.locator(':focus')).toHaveAccessibleName(new RegExp(`^${name} one day`))
   // A month shows the weeks, and the day goes back to what it was.
   await page.getByRole('radio', { name: 'Month' }).click()
   await expect(days).toHaveCount(35)

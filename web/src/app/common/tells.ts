@@ -16,9 +16,24 @@ export class Tells {
   /** What went wrong or needs to be known: stays longer, and can be closed. */
   warn = (words: string, close = 'Close', ms = 12_000): Promise<void> => this.say(words, close, ms)
 
+  /** Said with what is there already. */
+  private plainly(words: string, duration: number): void {
+    const note = document.createElement('p')
+    note.className = 'plain-note'
+    note.setAttribute('role', 'alert')
+    note.textContent = words
+    document.body.append(note)
+    setTimeout(() => note.remove(), duration)
+  }
+
   private async say(words: string, close: string, duration: number): Promise<void> {
-    const { MatSnackBar } = await import('@angular/material/snack-bar')
-    // The page may be gone by the time there is something to say with.
-    if (!this.gone) this.injector.get(MatSnackBar).open(words, close, { duration })
+    try {
+      const { MatSnackBar } = await import('@angular/material/snack-bar')
+      // The page may be gone by the time there is something to say with.
+      if (!this.gone) this.injector.get(MatSnackBar).open(words, close, { duration })
+    } catch {
+      // What it is said with could not be fetched: the server is away, and just then there is something to say.
+      this.plainly(words, duration)
+    }
   }
 }

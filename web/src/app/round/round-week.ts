@@ -1,5 +1,16 @@
 import { CdkDrag, CdkDropList, CdkDropListGroup, type CdkDragDrop } from '@angular/cdk/drag-drop'
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core'
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  Injector,
+  input,
+  signal,
+} from '@angular/core'
 import { addDays, type RoundCall, type RoundStep, type RoundStop, type RoundWeek } from '@crescent/core'
 import { AsyncState } from '../common/async-state'
 import { Tells } from '../common/tells'
@@ -160,6 +171,8 @@ export class RoundWeekView {
   readonly day = input.required<string>()
   readonly span = input.required<'week' | 'month'>()
 
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement
+  private readonly injector = inject(Injector)
   private readonly api = inject(Api)
   private readonly tells = inject(Tells)
   protected readonly text = inject(FigureText)
@@ -206,12 +219,28 @@ export class RoundWeekView {
     this.move(item.data, container.data)
   }
 
+  /** Keys go on from the horse that was moved, not from the one that took its place. */
+  private followKeys(): void {
+    const { activeElement } = this.host.ownerDocument
+    const name = activeElement?.closest('cr-stop-card') && activeElement.getAttribute('aria-label')
+    if (!name) return
+    afterNextRender(
+      () => {
+        const same = this.host.querySelector<HTMLButtonElement>(`[aria-label="${CSS.escape(name)}"]`)
+        const other = same?.parentElement?.querySelector<HTMLButtonElement>('button:not(:disabled)')
+        ;(same?.disabled ? other : same)?.focus()
+      },
+      { injector: this.injector },
+    )
+  }
+
   /** Shown at once; where it could not be kept it goes back, and why is said. */
   protected move(stop: RoundStop, date: string): void {
     const before = this.week()
     const was = stop.horse.due
     if (!before || was === date) return
     this.week.set(withMoved(before, stop.horse.id, date))
+    this.followKeys()
     this.api.moveDue(stop.horse.id, date, was).subscribe({
       next: () => void this.tells.done(`${stop.horse.name}: ${longDay(date)}`),
       error: (error: unknown) => {

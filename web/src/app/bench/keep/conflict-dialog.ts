@@ -35,7 +35,7 @@ export type ConflictAnswer = 'mine' | 'theirs'
       <table>
         <thead>
           <tr>
-            <th scope="col"></th>
+            <td></td>
             <th scope="col">Yours</th>
             <th scope="col">Theirs</th>
           </tr>

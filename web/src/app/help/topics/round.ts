@@ -9,6 +9,9 @@ export const round: HelpTopic = {
       text: 'Start a visit and the Bench opens with the Look. The steps stand in the order of the work: Look, Map, Shoe, Nail, then Finish visit.',
     },
     {
+      text: 'As last time: new shoes of the same or the old ones put back, all four with one confirmation. Iron for the day leaves out what is finished; print it for the van.',
+    },
+    {
       text: 'Steps of courses and calls that were promised stand here until something became of them; what is late stands out. A call is promised on the horse’s page.',
     },
     {

@@ -13,6 +13,9 @@ export const save: HelpTopic = {
       text: 'The next version takes the place of the one you began from; the earlier ones stay and can be brought back.',
     },
     {
+      text: 'Saved while the server is away it waits in this browser, and goes out by itself once the server is back; what you change meanwhile is still to be saved.',
+    },
+    {
       text: 'Tags are words of your own to find it by: winter, road work. With a next version, say what changed and why: it stands beside that version for good.',
     },
     {
