@@ -14,7 +14,7 @@ import type { Nail } from '../nails/nails'
 import type { Caution } from '../notices/caution'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
 import { besideRun } from './run-outline'
-import { joined, length, told } from '../notices/told'
+import { length, told } from '../notices/told'
 
 const fields = fieldsOf([
   {

@@ -88,7 +88,7 @@ export class BenchPage {
   readonly visitId = input.required<string>()
   readonly side = input.required<string>()
   /** The step, from the address too: Back goes to the one before. */
-  readonly at = input<string | undefined>(undefined, { alias: 'step' })
+  readonly at = input<string | undefined>()
 
   private readonly store = inject(Store)
   private readonly router = inject(Router)
@@ -178,7 +178,7 @@ export class BenchPage {
 
   private show(step: BenchStep): void {
     if (step === this.step()) return
-    void this.router.navigate([], { queryParams: { step: step.key }, queryParamsHandling: 'merge' })
+    void this.router.navigate([], { queryParams: { at: step.key }, queryParamsHandling: 'merge' })
   }
 
   /** A foot that is not measured begins from its pair or from last time, and is gone through in Map. */
