@@ -1,14 +1,22 @@
+import { Refused } from '../../http/door'
 import type { Practice } from '../../practice'
 
 /** Notes of two records that become one: nothing anybody wrote is lost. */
 const bothNotes = (kept: string, other: string, name: string): string =>
   [kept, other && other !== kept ? `From the record of ${name}: ${other}` : ''].filter(Boolean).join('\n')
 
+/** Nobody finds what is joined into an archived record: two who join each other would both be lost. */
+function refuseArchived({ name, archived }: { name: string; archived: boolean }): void {
+  if (archived)
+    throw new Refused(`${name} is archived, perhaps joined with another already: bring it back first`)
+}
+
 /**
  * Two records of one horse become one: visits, feet, looks and patterns of the other go to the first with all their
  * versions; the other is archived, empty, and says where its history went.
  *
  * @returns the horse that is kept, or undefined where one of them is not here
+ * @throws Refused where the one that is kept is archived
  */
 export function joinHorses(practice: Practice, keptId: string, otherId: string) {
   const { db, horses } = practice
@@ -17,6 +25,7 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
       const kept = horses.get(keptId)
       const other = horses.get(otherId)
       if (!kept || !other) return undefined
+      refuseArchived(kept)
       // A window that still shows a moved visit must not write it back to where it was.
       db.prepare('UPDATE visits SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
         keptId,
@@ -50,6 +59,7 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
  * the other is archived.
  *
  * @returns the owner that is kept, or undefined where one of them is not here
+ * @throws Refused where the one that is kept is archived
  */
 export function joinOwners(practice: Practice, keptId: string, otherId: string) {
   const { db, horses, owners } = practice
@@ -58,6 +68,7 @@ export function joinOwners(practice: Practice, keptId: string, otherId: string) 
       const kept = owners.get(keptId)
       const other = owners.get(otherId)
       if (!kept || !other) return undefined
+      refuseArchived(kept)
       for (const horse of horses.list('owner_id = @id', { id: otherId }))
         horses.put({ ...horse, ownerId: keptId })
       owners.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })

@@ -28,6 +28,20 @@ const addPattern = (horseId: string) =>
   })
 
 describe('two records of one horse', () => {
+  it('that are joined with each other at once lose neither: the second is refused', async () => {
+    const [first, second] = [addHorse(bed.practice, 'Tansy').horse, addHorse(bed.practice, 'Tanzy').horse]
+    const join = (id: string, other: string) =>
+      request(bed.app).post(`/api/horses/${id}/join`).send({ other })
+    await join(first.id, second.id).expect(200)
+    const refused = await join(second.id, first.id).expect(409)
+    expect(JSON.stringify(refused.body)).toContain('Tanzy is archived')
+    const third = addHorse(bed.practice, 'Tansie').horse
+    await join(second.id, third.id).expect(409)
+    expect((await pageOf(first.id)).visits).toHaveLength(2)
+    expect((await pageOf(first.id)).horse.archived).toBe(false)
+    expect((await pageOf(third.id)).horse.archived).toBe(false)
+  })
+
   it('become one: visits and patterns with their versions, notes of both, the other archived', async () => {
     const first = addHorse(bed.practice, 'Tansy')
     const second = addHorse(bed.practice, 'Tanzy')

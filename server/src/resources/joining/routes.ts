@@ -19,7 +19,7 @@ export const joiningRoutes: Route[] = (
     summary: `Take another record of the same ${what} into this one, with its whole history`,
     answer,
     body: joinSchema,
-    answers: { 404: `No such ${what}`, 409: 'Both are the same record' },
+    answers: { 404: `No such ${what}`, 409: 'Both are the same record, or the one that is kept is archived' },
     run: ({ practice, request, body: { other } }) => {
       const id = request.params['id'] as string
       if (id === other) throw new Refused('A record cannot be joined with itself')

@@ -120,7 +120,8 @@ class Intake {
 
   take({ list, key, value }: Value): void {
     if (list === undefined) return this.takeHead(String(key), value)
-    const known = LISTS[list]
+    // By its own name only: what every object has besides is no list.
+    const known = Object.hasOwn(LISTS, list) ? LISTS[list] : undefined
     if (!known) return this.refuse(list, 'is not known')
     this.follow(list)
     const path = `${list}.${key}`
@@ -145,7 +146,7 @@ class Intake {
 
   private takeHead(key: string, value: unknown): void {
     this.head.add(key)
-    const schema = HEAD[key as keyof typeof HEAD]
+    const schema = Object.hasOwn(HEAD, key) ? HEAD[key as keyof typeof HEAD] : undefined
     const read = schema?.safeParse(value)
     if (!read) this.refuse(key, 'is not known')
     else if (!read.success) this.refuse(key, problemsOf(read.error)[0]!.message)

@@ -64,6 +64,17 @@ describe('a library that comes in', () => {
     here.remove()
   })
 
+  it.each(['constructor', 'toString', '__proto__', 'hasOwnProperty'])(
+    'is refused in words for a list that is named as what every object has: %s',
+    async (name) => {
+      addHorse(bed.practice)
+      const text = JSON.stringify(await libraryOf(bed))
+      const more = text.replace(/}$/, `,"${name}":[{"id":"x"}]}`)
+      const thrown = await bringIn(bed, more).catch((error: unknown) => error)
+      expect(thrown).toMatchObject({ name: 'BadRequest', message: `${name}: is not known` })
+    },
+  )
+
   it.each([
     ['a snapshot', { result: { cutLength: 'long' } }, /^patterns\.0\.result/],
     ['a design that cannot be made', { foot: { ...FOOT, width: -5 } }, /^patterns\.0\.foot\.width/],

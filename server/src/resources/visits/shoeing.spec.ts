@@ -58,6 +58,14 @@ describe('a foot with its pattern', () => {
     expect(bed.practice.patterns.versions(sent.pattern.id)).toHaveLength(1)
   })
 
+  it('is refused with a pattern for another horse, and nothing is stored', async () => {
+    const { visit } = addHorse(bed.practice)
+    const other = addHorse(bed.practice, 'Rush').horse
+    const answer = await put(shoeing(other.id, visit.id)).expect(400)
+    expect(answer.body.errors[0].message).toContain('another horse')
+    expect(bed.practice.footRecords.ofVisit(visit.id)).toEqual([])
+  })
+
   it('is refused where foot, visit and pattern do not belong together', async () => {
     const { horse, visit } = addHorse(bed.practice)
     const sent = shoeing(horse.id, visit.id)

@@ -1,6 +1,6 @@
 import type { FootRecord, Pattern, StoredPattern } from '@crescent/core'
 import type { Practice } from '../../practice'
-import { Conflict } from '../../database/record-table'
+import { Conflict, Misplaced } from '../../database/record-table'
 import { takeFromVan } from '../sizes/taken'
 import { savePattern } from '../patterns/save'
 import { unlessStale } from './unless-stale'
@@ -14,9 +14,13 @@ export interface Shoeing {
 /**
  * Stores a foot with its pattern, both or neither. Runs inside a transaction, which what it throws takes back.
  *
+ * @throws Misplaced where the pattern is of another horse than the visit
  * @throws Conflict that carries whatever of the two was changed elsewhere, so that it is asked about once
  */
 export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record: FootRecord }): Shoeing {
+  const visit = practice.visits.get(sent.record.visitId)
+  if (visit && visit.horseId !== sent.pattern.horseId)
+    throw new Misplaced('This pattern is of another horse than the visit: it stays with its own')
   const stale: Partial<Shoeing> = {}
   const before = shodWith(practice, sent.record.id)
   const pattern = unlessStale(

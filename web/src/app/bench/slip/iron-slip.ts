@@ -39,8 +39,13 @@ import { CautionsList } from './cautions-list'
           }}<span class="wide" [hidden]="saving()">&nbsp;pattern</span>
         </button>
         @if (unsaved() > 1) {
-          <button mat-stroked-button [disabled]="saving()" (click)="saveAll.emit()">
-            Save all {{ unsaved() }}
+          <button
+            mat-stroked-button
+            [attr.aria-label]="'Save all ' + unsaved()"
+            [disabled]="saving()"
+            (click)="saveAll.emit()"
+          >
+            <span class="wide">Save all</span><span class="narrow">All</span> {{ unsaved() }}
           </button>
         }
         <span class="state">{{
