@@ -270,13 +270,19 @@ export const benchFeature = createFeature({
     }),
     on(benchActions.save, (state, { request }): BenchState => ({ ...withIds(state, request), saving: true })),
     on(benchActions.saved, (state, { side, sent, record, pattern }): BenchState =>
-      afterSave(state, side, sent, record, pattern),
+      afterSave(noLonger(state, side), side, sent, record, pattern),
     ),
     on(benchActions.saveSeveral, (state, { requests }): BenchState => ({
       ...requests.reduce(withIds, state),
       saving: true,
     })),
-    on(benchActions.severalSaved, (state, { sent, stored }): BenchState => afterSeveral(state, stored, sent)),
+    on(benchActions.severalSaved, (state, { sent, stored }): BenchState =>
+      afterSeveral(
+        stored.feet.reduce((now, { record }) => noLonger(now, record.side), state),
+        stored,
+        sent,
+      ),
+    ),
     on(recordsActions.severalStored, (state, stored): BenchState =>
       state.page?.visit.id === stored.visit.id ? afterSeveral(state, stored) : state,
     ),

@@ -3,7 +3,7 @@ import type { FootInput, FootRecord, Pattern, Side, VisitPage } from '@crescent/
 import { Actions, createEffect, ofType } from '@ngrx/effects'
 import { concatLatestFrom } from '@ngrx/operators'
 import { Store } from '@ngrx/store'
-import { catchError, exhaustMap, filter, from, map, of } from 'rxjs'
+import { catchError, exhaustMap, filter, from, map, of, tap } from 'rxjs'
 import {
   Api,
   conflictOf,
@@ -14,7 +14,7 @@ import {
   type StaleFeet,
 } from '../api'
 import { recordsActions } from '../records/records.feature'
-import { keepWaiting, type WaitingSave } from '../waiting/waiting-saves'
+import { keepWaiting, overtaken, type WaitingSave } from '../waiting/waiting-saves'
 import { benchActions, benchFeature, selectSeen } from './bench.feature'
 import type { SaveRequest } from './bench.state'
 import { footInput, type Draft, type Drafts, type SeenFoot } from './draft'
@@ -32,6 +32,7 @@ export const save = createEffect(
         const sent = drafts![side]
         const shoeing = shoeingToSend(request, sent, page!, seen)
         return api.putShoeing(shoeing).pipe(
+          tap(() => overtaken(page!.visit.id, side)),
           map((stored) => benchActions.saved({ side, sent, ...stored })),
           catchError((error: unknown) => {
             if (isPassing(error)) return waitOrFail(page!, drafts!, [shoeing], error)
@@ -69,6 +70,7 @@ export const saveSeveral = createEffect(
         const sent = Object.fromEntries(requests.map(({ side }) => [side, drafts![side]])) as Partial<Drafts>
         const feet = requests.map((request) => shoeingToSend(request, drafts![request.side], page!, seen))
         return api.putSeveralFeet(page!.visit.id, { feet }).pipe(
+          tap(({ feet }) => feet.forEach(({ record }) => overtaken(record.visitId, record.side))),
           map((stored) => benchActions.severalSaved({ sent, stored })),
           catchError((error: unknown) => {
             if (isPassing(error)) return waitOrFail(page!, drafts!, feet, error)

@@ -29,6 +29,12 @@ export function keepWaiting(save: WaitingSave): boolean {
   return waitingSaves().some((one) => same(one, save))
 }
 
+/** Saved since by hand: an older state must not go out after it. */
+export function overtaken(visitId: string, side: Side): void {
+  const waits = waitingSaves().find((one) => one.visitId === visitId && one.side === side)
+  if (waits) forgetWaiting(waits)
+}
+
 /** It was answered. One that was saved again meanwhile waits on. */
 export function forgetWaiting(save: WaitingSave): void {
   const sent = JSON.stringify(save.shoeing)

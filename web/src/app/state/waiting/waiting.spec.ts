@@ -98,6 +98,19 @@ describe('saving while the server is away', () => {
     expect(state().drafts!.LF).toMatchObject({ dirty: true, foot: { figures: { width: 131 } } })
   })
 
+  it('does not go out after a newer save by hand: it is no change from elsewhere', async () => {
+    work()
+    store().dispatch(benchActions.save({ request: REQUEST }))
+    store().dispatch(benchActions.setFigure({ key: 'width', value: 130 }))
+    away = false
+    store().dispatch(benchActions.save({ request: { ...REQUEST, name: 'Newer' } }))
+    expect(sent).toMatchObject([{ pattern: { name: 'Newer', foot: { width: 130 } } }])
+    expect(state()).toMatchObject({ waiting: [], drafts: { LF: { dirty: false } } })
+    await vi.advanceTimersByTimeAsync(40_000)
+    expect(sent).toHaveLength(1)
+    expect(state().conflict).toBeNull()
+  })
+
   it('several feet saved in one go wait and go one after the other', async () => {
     work()
     store().dispatch(benchActions.chooseSide({ side: 'RF' }))
