@@ -91,6 +91,42 @@ test('a design is found among all horses, and fitted to this foot as a pattern o
   await expect(save.getByLabel('Name', { exact: false }).first()).toHaveValue(/^Egg bar, /)
 })
 
+test('a design taken up before the foot is measured is told, and waits in Map for the measures', async ({
+  page,
+}) => {
+  await page.goto(`${own.url}/round`)
+  await openBench(page, 'Quiver', 'Look')
+  await page.getByRole('button', { name: 'More for this foot' }).click()
+  await page.getByRole('menuitem', { name: 'Load a pattern' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Load a pattern' })
+  await dialog.getByRole('radio', { name: 'All horses' }).click()
+  await dialog.getByLabel('Find a pattern').pressSequentially('trailer')
+  await dialog
+    .getByRole('listitem')
+    .filter({ hasText: 'Dunlin RH' })
+    .first()
+    .getByRole('button')
+    .first()
+    .click()
+  await expect(
+    page.getByText(/Taken up for LF, mirrored: .+ It shows when the foot is measured\./),
+  ).toBeVisible()
+  await expect(page.getByRole('tab', { name: 'Map' })).toHaveAttribute('aria-selected', 'true')
+  await page.getByRole('button', { name: 'Copy last visit' }).first().click()
+  await page.getByRole('tab', { name: 'Shoe' }).click()
+  await expect(page.getByRole('heading', { name: 'Lateral trailer' })).toBeVisible()
+  // However far down one step was left, the next is read from its top.
+  const panel = page.getByRole('tabpanel')
+  await panel.evaluate((element) => element.scrollTo({ top: 400 }))
+  await page.getByRole('tab', { name: 'Iron' }).click()
+  await expect(page.getByRole('heading', { name: 'Log the cut' })).toBeAttached()
+  expect(await panel.evaluate((element) => element.scrollTop)).toBe(0)
+  // The horse's own page goes on with the visit that is open.
+  await page.getByRole('link', { name: 'Quiver' }).click()
+  await page.getByRole('button', { name: 'Go on with the visit' }).click()
+  await expect(page).toHaveURL(/\/bench\//)
+})
+
 test('two records of one horse become one', async ({ page }) => {
   await page.goto(`${own.url}/stable`)
   await page.getByRole('list', { name: 'Horses' }).getByRole('link').filter({ hasText: 'Quiver' }).click()

@@ -51,12 +51,14 @@ export const csvReadSchema = z
       z
         .object({
           line: z.number(),
+          name: z.string().describe('range and label as they stand there'),
           size: sizeSchema.omit({ id: true, version: true }).optional(),
           errors: problems.describe('by column'),
         })
         .strict(),
     ),
     errors: problems.describe('of the file as a whole'),
+    unread: z.array(z.string()).describe('headings that are not known here; their cells are not taken'),
     kept: z.number().describe('rows that were stored'),
   })
   .strict()

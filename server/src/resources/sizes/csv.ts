@@ -28,6 +28,8 @@ const NEEDED: readonly Column[] = ['label', 'kind', 'feet', 'web', 'thickness']
 export interface CsvRow {
   /** In the file, the heading is 1. */
   line: number
+  /** Range and label as they stand there, for a row that is wrong too. */
+  name: string
   size?: Omit<Size, 'id' | 'version'>
   errors: RequestProblem[]
 }
@@ -36,6 +38,8 @@ export interface CsvRow {
 export interface CsvRead {
   rows: CsvRow[]
   errors: RequestProblem[]
+  /** Headings nobody here knows: what stands under them is not taken. */
+  unread: string[]
 }
 
 /** More rows than any van holds. */
@@ -61,10 +65,23 @@ export function readCsv(text: string, unit: LengthUnit = 'mm'): CsvRead {
   if (!heads.includes('length') && !(heads.includes('width') && heads.includes('toe to heels')))
     return whole('No table of sizes: it needs a column length, or both width and toe to heels')
   if (data.length > MOST_ROWS) return whole(`${data.length} rows; a table has up to ${MOST_ROWS}`)
-  return { rows: data.map((row, i) => readRow(row, i + 2, unit)), errors: [] }
+  return {
+    rows: data.map((row, i) => readRow(row, i + 2, unit)),
+    errors: [],
+    unread: heads.filter((head) => head !== '' && !COLUMNS.some((column) => column === head)),
+  }
 }
 
-const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }] })
+const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }], unread: [] })
+
+/** Words for the feet that no beginning of ours is. */
+const ALSO: Record<string, string> = {
+  fore: 'front',
+  fores: 'front',
+  fronts: 'front',
+  hinds: 'hind',
+  both: 'either',
+}
 
 /** The cells of a row, and what is wrong with them by column. */
 class Cells {
@@ -98,10 +115,13 @@ class Cells {
   }
 
   choice<T extends string>(column: Column, list: readonly T[], otherwise: T): T {
-    const word = this.text(column).toLowerCase().replace(/\s+/g, '-')
-    if (word === '') return otherwise
-    const found = list.find((one) => one === word)
-    if (!found) this.wrong(column, `${this.text(column)}: one of ${list.join(', ')}`)
+    const typed = this.text(column).toLowerCase().replace(/\s+/g, '-')
+    if (typed === '') return otherwise
+    const word = ALSO[typed] ?? typed
+    // `creased` and `alu` say enough where only one begins so.
+    const begins = list.filter((one) => one.startsWith(word))
+    const found = list.find((one) => one === word) ?? (begins.length === 1 ? begins[0] : undefined)
+    if (!found) this.wrong(column, `“${this.text(column)}” is none of ${list.join(', ')}`)
     return found ?? otherwise
   }
 
@@ -113,7 +133,8 @@ function readRow(row: Record<string, string>, line: number, unit: LengthUnit): C
   const cells = new Cells(row, unit)
   for (const column of NEEDED) if (cells.text(column) === '') cells.wrong(column, 'is missing')
   const made = sizeIn(cells)
-  if (cells.errors.length > 0) return { line, errors: cells.errors }
+  const name = `${cells.text('range')} ${cells.text('label')}`.trim()
+  if (cells.errors.length > 0) return { line, name, errors: cells.errors }
   const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
   const problems = read.success
     ? checkSize(read.data, '').map((one) => ({
@@ -122,7 +143,7 @@ function readRow(row: Record<string, string>, line: number, unit: LengthUnit): C
       }))
     : problemsOf(read.error)
   const errors = problems.map(({ path, message }) => ({ path: columnOf(path), message }))
-  return { line, errors, ...(read.success && errors.length === 0 && { size: read.data }) }
+  return { line, name, errors, ...(read.success && errors.length === 0 && { size: read.data }) }
 }
 
 /** A size as its row says it; what cannot be read is told to the cells. */

@@ -126,8 +126,20 @@ describe('the table as a file', () => {
     const columns = body.rows[1].errors.map(({ path }: { path: string }) => path)
     expect(columns).toEqual(expect.arrayContaining(['kind', 'web', 'outer holes']))
     const refused = await send(HEAD + GOOD + bad, true).expect(400)
-    expect(JSON.stringify(refused.body)).toMatch(/Line 3, kind: brass: one of creased-steel/)
+    expect(JSON.stringify(refused.body)).toMatch(/Line 3, kind: “brass” is none of creased-steel/)
     expect(await table()).toEqual([])
+  })
+
+  it('takes words as a farrier writes them, where only one kind begins so', async () => {
+    const csv =
+      'range,label,kind,feet,web,thickness,length,in stock\n' +
+      'Hill,1,creased,fore,20,8,300,4\nHill,2,Alu,hinds,20,8,300,4\nHill,3,p,both,20,8,300,4\n'
+    const { body } = await send(csv).expect(200)
+    expect(body.rows[0].size).toMatchObject({ kind: 'creased-steel', feet: 'front', onVan: 0 })
+    expect(body.rows[1].size).toMatchObject({ kind: 'aluminium', feet: 'hind' })
+    // Plain steel, polymer or plate-cored: it is not guessed, and the row is told by its name.
+    expect(body.rows[2]).toMatchObject({ name: 'Hill 3', errors: [{ path: 'kind' }] })
+    expect(body.unread).toEqual(['in stock'])
   })
 
   it('says when a file is of another shape', async () => {

@@ -5,11 +5,13 @@ import {
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
   input,
   linkedSignal,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
@@ -90,6 +92,7 @@ export class BenchPage {
   /** The step, from the address too: Back goes to the one before. */
   readonly at = input<string | undefined>()
 
+  private readonly panel = viewChild<ElementRef<HTMLElement>>('panel')
   private readonly store = inject(Store)
   private readonly router = inject(Router)
   private readonly dialogs = inject(Dialogs)
@@ -147,6 +150,11 @@ export class BenchPage {
     effect(() => {
       this.desk.step.set(this.step())
       help.here.set(this.step().key)
+    })
+    // A step is read from its top, however far down the one before was left.
+    effect(() => {
+      this.step()
+      this.panel()?.nativeElement.scrollTo({ top: 0 })
     })
     effect(() => {
       const wanted = STEPS.find(({ key }) => key === this.desk.wanted())

@@ -180,6 +180,20 @@ describe('Keeping', () => {
     })
   })
 
+  it('tells at the end of a visit what waits for the server, apart from what was never saved', async () => {
+    store().dispatch(benchActions.opened({ page: PAGE, kept: {}, waiting: ['LF'] }))
+    store().dispatch(benchActions.copyLast())
+    store().dispatch(benchActions.chooseSide({ side: 'RF' }))
+    store().dispatch(benchActions.mirror())
+    keeping().finish()
+    await shown(FinishDialog)
+    expect(last<FinishDialogData>()).toMatchObject({
+      waiting: ['LF'],
+      unsaved: ['RF'],
+      unmeasured: ['RF', 'LH', 'RH'],
+    })
+  })
+
   it('shows both where a foot was changed elsewhere, and takes the answer', async () => {
     keeping()
     answers.set(ConflictDialog, 'theirs')

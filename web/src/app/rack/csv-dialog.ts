@@ -34,8 +34,9 @@ import { Api, failureText, type SizesRead } from '../state/api'
     <mat-dialog-content>
       <p>
         A line of headings first: label, kind, feet, web, thickness, and length, or width and toe to heels.
-        Copied out of a spreadsheet, or a file of comma separated values; “Table out” writes one to look at,
-        in millimetres. A unit that is written counts, as in 3/4 in.
+        With them, where you have them: range, outer holes, inner holes, clips, crease, weight, price, on van,
+        keep on van. Copied out of a spreadsheet, or a file of comma separated values; “Table out” writes one
+        to look at, in millimetres. A unit that is written counts, as in 3/4 in.
       </p>
       <cr-one-of
         heading="Bare numbers are"
@@ -63,6 +64,11 @@ import { Api, failureText, type SizesRead } from '../state/api'
         @for (error of table.errors; track error.message) {
           <p class="wrong" role="alert">{{ error.message }}.</p>
         }
+        @if (table.unread.length > 0) {
+          <p class="left-out" role="status">
+            Not known here, so not taken: {{ table.unread.join(', ') }}. Name the column as above to take it.
+          </p>
+        }
         @if (table.rows.length > 0) {
           <p role="status">
             {{ good() }} of {{ table.rows.length }} rows can be kept.
@@ -83,7 +89,7 @@ import { Api, failureText, type SizesRead } from '../state/api'
                 @for (row of table.rows; track row.line) {
                   <tr [class.bad]="row.errors.length > 0">
                     <td>{{ row.line }}</td>
-                    <td>{{ row.size ? row.size.range + ' ' + row.size.label : '' }}</td>
+                    <td>{{ row.name }}</td>
                     <td>
                       @if (row.size; as size) {
                         {{ text.bare(size.web) }} x {{ text.length(size.thickness) }},
@@ -142,6 +148,10 @@ import { Api, failureText, type SizesRead } from '../state/api'
     }
     .bad td {
       background: var(--stop-wash);
+    }
+    .left-out {
+      padding: 8px 12px;
+      background: var(--caution-wash);
     }
     .wrong {
       padding: 8px 12px;

@@ -3,12 +3,13 @@ import { MatButton } from '@angular/material/button'
 import { RouterLink } from '@angular/router'
 import type { RoundCall } from '@crescent/core'
 import { CallActs } from '../calls/call-acts'
+import { Phone } from '../common/phone'
 import { dueText } from '../common/today'
 
 /** Calls that were promised and wait: late ones stand out until they were made. */
 @Component({
   selector: 'cr-round-calls',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, Phone, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-label="Calls">
@@ -23,7 +24,7 @@ import { dueText } from '../common/today'
             <span class="where">
               {{ call.whom }}
               @if (call.phone) {
-                <a [href]="'tel:' + call.phone">{{ call.phone }}</a>
+                <cr-phone [number]="call.phone" />
               }
             </span>
             <span class="when">{{ dueText(call.date, day()) }}</span>

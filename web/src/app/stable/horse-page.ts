@@ -23,6 +23,7 @@ import { ShoeAgain } from '../bench/keep/again/shoe-again'
 import { AsyncState } from '../common/async-state'
 import { StopLines } from '../common/stop-lines'
 import { many } from '../common/many'
+import { Phone } from '../common/phone'
 import { shortDay, today } from '../common/today'
 import { HorseCalls } from '../calls/horse-calls'
 import { HorseForecast } from '../courses/horse-forecast'
@@ -47,6 +48,7 @@ import { Help } from '../help/help'
     MatButton,
     MatIcon,
     MatIconButton,
+    Phone,
     Tip,
     RouterLink,
     SmallShoe,
@@ -82,6 +84,13 @@ export class HorsePageView {
       pattern: wears[side],
       none: bare[side] && !wears[side] ? 'Left bare' : 'No pattern yet',
     }))
+  })
+  /** One visit a day: where there is one, it is gone on with, and the button says so. */
+  protected readonly ofToday = computed(() => this.page()?.visits.find(({ date }) => date === this.day))
+  protected readonly startWords = computed(() => {
+    const state = this.ofToday()?.state
+    if (!state) return 'Start visit'
+    return state === 'done' ? 'Look at today’s visit' : 'Go on with the visit'
   })
   /** What stands in the way of the work on this horse, by its newest look. */
   protected readonly stops = computed(() => {

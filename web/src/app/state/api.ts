@@ -76,8 +76,15 @@ export interface StaleFeet {
 
 /** What a file of sizes holds, row by row. */
 export interface SizesRead {
-  rows: { line: number; size?: Omit<Size, 'id' | 'version'>; errors: { path: string; message: string }[] }[]
+  rows: {
+    line: number
+    name: string
+    size?: Omit<Size, 'id' | 'version'>
+    errors: { path: string; message: string }[]
+  }[]
   errors: { path: string; message: string }[]
+  /** Headings that are not known, whose cells are not taken. */
+  unread: string[]
   kept: number
 }
 

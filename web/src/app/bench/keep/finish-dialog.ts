@@ -40,6 +40,8 @@ export interface FinishDialogData {
   /** What calls for the vet and lets no shoe be put on yet. */
   stops: readonly Stop[]
   unsaved: readonly string[]
+  /** Saved by hand, and waiting for the server: they go out by themselves. */
+  waiting: readonly string[]
   unmeasured: readonly string[]
   /** As it was set by hand, and as the cycle says. */
   nextDue: string | null
@@ -88,6 +90,12 @@ export interface FinishAnswer {
           <p class="warn" role="alert">
             Not saved yet: {{ data.unsaved.join(', ') }}. It stays in this browser; save it to keep it with
             the horse.
+          </p>
+        }
+        @if (data.waiting.length > 0) {
+          <p>
+            Waiting for the server: {{ data.waiting.join(', ') }}. What was saved goes out by itself; what was
+            changed since is to be saved again.
           </p>
         }
         @if (data.paused.length > 0) {

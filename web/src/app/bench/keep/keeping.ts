@@ -17,6 +17,7 @@ import { Actions, ofType } from '@ngrx/effects'
 import { Store } from '@ngrx/store'
 import { filter, firstValueFrom, map } from 'rxjs'
 import { Dialogs } from '../../common/dialogs'
+import { Tells } from '../../common/tells'
 import { untilKept } from '../../common/until-kept'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
@@ -70,6 +71,7 @@ export class Keeping {
   private readonly dialogs = inject(Dialogs)
   private readonly router = inject(Router)
   private readonly text = inject(FigureText)
+  private readonly tells = inject(Tells)
   private readonly desk = inject(Desk)
   private readonly looking = inject(Looking)
   private readonly shaping = inject(Shaping)
@@ -78,6 +80,7 @@ export class Keeping {
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly drafts = this.store.selectSignal(benchFeature.selectDrafts)
   private readonly dirtySides = this.store.selectSignal(benchFeature.selectDirtySides)
+  private readonly waiting = this.store.selectSignal(benchFeature.selectWaiting)
   private readonly conflict = this.store.selectSignal(benchFeature.selectConflict)
   private readonly seen = this.store.selectSignal(selectSeen)
 
@@ -161,7 +164,18 @@ export class Keeping {
         if (!choice) return
         const { horse = '', mirrored = false } = choice
         this.store.dispatch(benchActions.loadPattern({ ...this.refitted(choice), horse, mirrored }))
+        this.tellLoaded(choice)
       })
+  }
+
+  /** What was taken up is shown, or what it still needs. */
+  private tellLoaded({ pattern, mirrored = false }: PatternChoice): void {
+    const measured = this.measured() !== undefined
+    if (this.desk.step()?.key === 'look') this.desk.wanted.set(measured ? 'shoe' : 'map')
+    // Outer and inner are the same on either side: from the other one it is the mirror image, unless it was found as one.
+    const otherWay = (pattern.side[0] !== this.side()[0]) !== mirrored
+    const taken = `Taken up for ${this.side()}${otherWay ? ', mirrored' : ''}: ${pattern.name}.`
+    void this.tells.done(measured ? taken : `${taken} It shows when the foot is measured.`, 6_000)
   }
 
   /** A pattern of another horse is made to fit this one's measures; found in the mirror, its design is turned over. */
@@ -169,7 +183,9 @@ export class Keeping {
     // With its own foot it fits already.
     if (withFoot || (pattern.horseId === this.page()!.horse.id && !mirrored)) return { pattern, withFoot }
     const design = mirrored ? mirroredDesign(pattern.shoe) : pattern.shoe
-    const shoe = refit(design, pattern.foot, this.measured())
+    // A foot that is not measured yet is most likely as it was last time.
+    const last = this.page()!.previous?.footRecords.find(({ side }) => side === this.side())?.foot
+    const shoe = refit(design, pattern.foot, this.measured() ?? last)
     return { pattern: { ...pattern, shoe }, withFoot }
   }
 
@@ -198,8 +214,14 @@ export class Keeping {
       stops: SIDES.flatMap((side) => this.looking.stopsOf(side)).filter(
         (stop, i, all) => all.findIndex(({ key }) => key === stop.key) === i,
       ),
-      unsaved: this.dirtySides(),
-      unmeasured: SIDES.filter((side) => !work[side] && !footRecords.some((record) => record.side === side)),
+      unsaved: this.dirtySides().filter((side) => !this.waiting().includes(side)),
+      waiting: this.waiting(),
+      unmeasured: SIDES.filter(
+        (side) =>
+          !work[side] &&
+          !this.waiting().includes(side) &&
+          !footRecords.some((record) => record.side === side),
+      ),
       nextDue: visit.nextDue,
       byCycle: this.byCycle(),
     }

@@ -174,7 +174,7 @@ import { HeatDrawing, LETTERS } from './heat-drawing'
     .steps .next {
       flex: 2;
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       /* What is done stands above its picture: below it the thumb's buttons would lie over it. */
       .work {
         display: flex;

@@ -156,5 +156,7 @@ describe('LogCut', () => {
     expect(odd).toHaveLength(1)
     expect(odd[0]!.textContent).toMatch(/Tansy LF, 2 Nov 2026: cut 2\d/)
     expect(panel.text()).toContain('From 4 jobs')
+    // The four agree to the hair; no rule does.
+    expect(panel.text()).toContain('nine lie within 1/16" of it')
   })
 })

@@ -18,6 +18,9 @@ import { Desk } from '../../desk'
 import { FigureField } from '../../figure-field'
 import { Forging } from './forging'
 
+/** Nobody reads a bar closer than to a sixteenth of an inch: jobs that agree to the hair say no more than this, mm. */
+const READ_TO = 1.6
+
 /** What was really cut and what was left over, logged so that the next cut of this bar and style is nearer. */
 @Component({
   selector: 'cr-log-cut',
@@ -167,7 +170,7 @@ export class LogCut {
     const scatter =
       within === undefined
         ? ''
-        : `; of ten jobs nine lie within ${this.text.fine(within * plan.iron.cutLength)} of it`
+        : `; of ten jobs nine lie within ${this.text.fine(Math.max(within * plan.iron.cutLength, READ_TO))} of it`
     if (!this.learns()) return `From ${jobs}: switched off.`
     const by = plan.iron.learned
     const change =

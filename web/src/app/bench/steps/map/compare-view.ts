@@ -219,7 +219,7 @@ const SEEN = 25.4 / 16
     .swatch.in {
       background: radial-gradient(var(--construct) 1.4px, transparent 1.6px) 0 0 / 5px 5px;
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       :host {
         grid-template-columns: 1fr;
         grid-template-rows: 300px auto;

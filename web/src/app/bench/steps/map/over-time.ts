@@ -35,7 +35,7 @@ import { Mapping } from './mapping'
       padding: 0 16px 16px;
       overflow-y: auto;
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       :host {
         padding-top: 0;
       }

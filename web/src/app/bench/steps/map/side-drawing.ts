@@ -63,7 +63,7 @@ import { uprightPath } from '../../../drawing/svg-path'
       min-height: 0;
       width: 100%;
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       :host {
         padding-top: 8px;
       }

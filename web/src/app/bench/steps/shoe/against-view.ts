@@ -89,7 +89,7 @@ import { DifferenceTable } from './difference-table'
     svg {
       max-height: 62vh;
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       .two {
         grid-template-columns: 1fr;
       }

@@ -121,7 +121,7 @@ const REST = 120
       font-weight: 600;
       color: var(--stop);
     }
-    @media (max-width: 819px) {
+    @media (max-width: 819px), (max-height: 519px) {
       :host {
         padding-top: 0;
       }
