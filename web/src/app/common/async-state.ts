@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core'
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
+import { asRead } from './no-answer'
 
 /** Reading, or could not be read: what a page shows until it has something to show. */
 @Component({
@@ -11,7 +12,7 @@ import { MatIcon } from '@angular/material/icon'
     @if (failure()) {
       <div class="failed" role="alert">
         <mat-icon svgIcon="caution" aria-hidden="true" />
-        <p>{{ failure() }}</p>
+        <p>{{ words() }}</p>
         <button mat-stroked-button (click)="again.emit()">Try again</button>
       </div>
     } @else {
@@ -42,4 +43,5 @@ import { MatIcon } from '@angular/material/icon'
 export class AsyncState {
   readonly failure = input('')
   readonly again = output()
+  protected readonly words = computed(() => asRead(this.failure()))
 }

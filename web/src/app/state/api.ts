@@ -49,6 +49,7 @@ import type { Forecast } from '@crescent/core/weeks'
 import type { TriesOverTime } from '@crescent/core/anvil'
 import type { Observable } from 'rxjs'
 import { upload, type Upload } from './upload'
+import { NO_ANSWER } from '../common/no-answer'
 
 /** A foot and its pattern as they are stored. */
 export interface Shoeing {
@@ -253,7 +254,7 @@ export interface IronOfDay extends Omit<DayIron, 'sizes'> {
 /** Why a request failed, in words for the screen. */
 export function failureText(error: unknown): string {
   if (!(error instanceof HttpErrorResponse)) return 'Something went wrong here.'
-  if (error.status === 0) return 'The server does not answer. What you typed is kept here; try again.'
+  if (error.status === 0) return NO_ANSWER
   const refusal = error.error as Refusal | null
   const messages = refusal?.errors?.map(inWords) ?? []
   return messages.length > 0 ? messages.join(' ') : `The server answered ${error.status}.`
