@@ -55,6 +55,7 @@ export const HOUSE = [
       'config',
       'formats',
       'resources',
+      'thread',
       'app',
       'demo',
       'commands',

@@ -7,6 +7,7 @@ rmSync(outdir, { recursive: true, force: true })
 await build({
   entryPoints: [
     'src/main.ts',
+    'src/thread.ts',
     'src/commands/seed.ts',
     'src/commands/backup.ts',
     'src/commands/restore.ts',

@@ -5,6 +5,9 @@ import { pino, type Logger } from 'pino'
 import type { Config } from './config'
 import type { Practice } from './practice'
 import { knownCallers } from './http/callers'
+import { besideHandler } from './http/beside/handler'
+import { KeptAnswers } from './http/beside/kept'
+import { besideInThreads, type Beside } from './http/beside/pool'
 import { answerError, noRoute } from './http/errors'
 import { MonotonicStore } from './http/monotonic-store'
 import { describeRoutes } from './http/openapi'
@@ -28,6 +31,7 @@ export function makeApp(
   practice: Practice,
   config: Config,
   log: Logger = pino({ level: config.logLevel }),
+  beside: Beside = besideInThreads(),
 ): Express {
   const app = express()
   app.disable('x-powered-by')
@@ -38,14 +42,14 @@ export function makeApp(
   app.use(compression({ brotli: { params: QUALITY } }))
   app.use(requestLog(log))
   app.use(knownCallers(config))
-  app.use('/api', api(practice, config))
+  app.use('/api', api(practice, config, beside))
   serveScreens(app, config.webFolder)
   app.use(noRoute)
   app.use(answerError)
   return app
 }
 
-function api(practice: Practice, { password, dataFolder }: Config): Router {
+function api(practice: Practice, { password, dataFolder }: Config, beside: Beside): Router {
   const router = express.Router()
   // Enough for the quickest hand, not for a script gone wild.
   router.use(
@@ -64,9 +68,15 @@ function api(practice: Practice, { password, dataFolder }: Config): Router {
   router.use(password === undefined ? open : signIn(password))
   router.get('/openapi.json', (_request, response) => void response.json(describedRoutes()))
   const readJson = express.json({ limit: '1mb' })
+  const kept = new KeptAnswers(practice)
   for (const route of routes) {
-    const run = handler(route, practice, dataFolder)
+    const run = route.beside
+      ? besideHandler(route, practice, dataFolder, beside, kept)
+      : handler(route, practice, dataFolder)
     if (route.streams) router[route.method](route.path, run)
+    // Read where it is worked on.
+    else if (route.beside && route.body)
+      router[route.method](route.path, express.text({ type: () => true, limit: route.most ?? '1mb' }), run)
     else router[route.method](route.path, route.most ? express.json({ limit: route.most }) : readJson, run)
   }
   router.use(noRoute)

@@ -8,6 +8,7 @@ import { finishExchange } from './resources/safekeeping/aside'
 import { practiceFiles, tidy } from './database/files'
 import { databaseFile } from './database/open'
 import { openPractice, type Practice } from './practice'
+import { besideInThreads } from './http/beside/pool'
 import { finishSwap } from './database/swap'
 import { writeOver } from './resources/safekeeping/written-over'
 import { alone } from './http/route'
@@ -21,7 +22,8 @@ const PATIENCE = 10_000
 
 const [config, practice] = open()
 const log = pino({ level: config.logLevel })
-const server = createServer(makeApp(practice, config, log))
+const beside = besideInThreads()
+const server = createServer(makeApp(practice, config, log, beside))
 
 server.on('error', (error: NodeJS.ErrnoException) => {
   const reason =
@@ -36,7 +38,11 @@ server.listen(config.port, config.host, () => {
   const port = typeof address === 'object' && address ? address.port : config.port
   log.info({ data: config.dataFolder }, `Crescent is at http://${config.host}:${port}`)
   if (practice.facts.current().traces) void writeOverLeft()
+  setTimeout(beside.warm, WARM).unref()
 })
+
+/** The first screen comes first; then a thread is made ready for what is heavy, ms. */
+const WARM = 3_000
 
 /** What an earlier run erased and could not write over. */
 async function writeOverLeft(): Promise<void> {
@@ -80,6 +86,7 @@ function stop(signal: string): void {
     clearInterval(idle)
     clearTimeout(giveUp)
     practice.db.close()
+    void beside.close()
     log.info('stopped')
     process.exitCode = 0
     setTimeout(() => undefined, SECOND_ARRIVAL - (performance.now() - stoppingSince!))

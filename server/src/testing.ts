@@ -8,6 +8,10 @@ import type { Express } from 'express'
 import { makeApp } from './app'
 import type { Config } from './config'
 import type { ImportReport } from '@crescent/core'
+import { answerAsked } from './http/beside/answer'
+import { routeKey } from './http/beside/asked'
+import type { Beside } from './http/beside/pool'
+import { routes } from './resources'
 import { importLibrary } from './resources/library/in'
 import { libraryText } from './resources/library/out'
 import { databaseFile, openDatabase } from './database/open'
@@ -34,6 +38,16 @@ function emptyDatabase(): Buffer {
   }
 }
 
+/** For tests: what goes beside is done here and now, as plainly as between threads. */
+export const besideHere = (practice: Practice): Beside => ({
+  ask: async (_kind, asked) => {
+    const route = routes.find((one) => routeKey(one) === asked.route)!
+    return structuredClone(await answerAsked(route, practice, structuredClone(asked)))
+  },
+  warm: () => undefined,
+  close: () => Promise.resolve(),
+})
+
 export function makeBed(more: Partial<Config> = {}): Bed {
   const dataFolder = mkdtempSync(join(tmpdir(), 'crescent-test-'))
   writeFileSync(databaseFile(dataFolder), emptyDatabase())
@@ -47,7 +61,7 @@ export function makeBed(more: Partial<Config> = {}): Bed {
     ...more,
   }
   return {
-    app: makeApp(practice, config, pino({ level: 'silent' })),
+    app: makeApp(practice, config, pino({ level: 'silent' }), besideHere(practice)),
     practice,
     dataFolder,
     remove: () => {

@@ -30,11 +30,7 @@ export function openDatabase(file: string): Db {
   db.pragma('busy_timeout = 5000')
   // What is erased is written over, not only forgotten.
   db.pragma('secure_delete = ON')
-  // For tables that are brought up to date: texts by which records are found are stored folded.
-  db.function('fold', { deterministic: true }, (text) => fold(String(text)))
-  db.function('stops_of', { deterministic: true }, (vet, feet, acknowledged) =>
-    stopsText(asLook(String(vet), String(feet), String(acknowledged))),
-  )
+  addFunctions(db)
   try {
     migrate(db)
     rememberFile(db)
@@ -42,6 +38,21 @@ export function openDatabase(file: string): Db {
     db.close()
     throw error
   }
+  return db
+}
+
+/** What tables are brought up to date and kept with: texts by which records are found are stored folded. */
+function addFunctions(db: Db): void {
+  db.function('fold', { deterministic: true }, (text) => fold(String(text)))
+  db.function('stops_of', { deterministic: true }, (vet, feet, acknowledged) =>
+    stopsText(asLook(String(vet), String(feet), String(acknowledged))),
+  )
+}
+
+/** Opens a database that is open elsewhere and up to date, only to read in it. */
+export function openToRead(file: string): Db {
+  const db = new Database(file, { readonly: true, fileMustExist: true })
+  addFunctions(db)
   return db
 }
 

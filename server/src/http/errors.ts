@@ -12,15 +12,20 @@ export const noRoute: RequestHandler = (request, response) => {
   response.status(404).json({ errors: [{ path: '', message }] } satisfies Refusal)
 }
 
+/** After so long the same request is likely to pass, s. */
+const COME_AGAIN = 2
+
 /** Turns what was thrown into a status and a list of problems; what nobody foresaw is logged and not told. */
 export const answerError: ErrorRequestHandler = (error: unknown, request, response, next) => {
   if (response.headersSent) return next(error)
   const [status, body] = toAnswer(error)
+  if (error instanceof Busy) response.set('Retry-After', String(COME_AGAIN))
   if (status === 500) request.log?.error({ err: error }, 'request failed')
   response.status(status).json(body)
 }
 
-function toAnswer(error: unknown): [number, Refusal] {
+/** The status and the words for whatever was thrown. */
+export function toAnswer(error: unknown): [number, Refusal] {
   const one = (status: number, message: string): [number, Refusal] => [
     status,
     { errors: [{ path: '', message }] },
@@ -47,7 +52,10 @@ function toAnswer(error: unknown): [number, Refusal] {
   const status = (error as { status?: unknown } | null)?.status
   // Express's own readers: broken JSON, too large a body.
   if (typeof status === 'number' && status >= 400 && status < 500) {
-    return one(status, status === 413 ? 'Too large to be taken' : 'The request could not be read')
+    if (status !== 413) return one(status, 'The request could not be read')
+    const { limit } = error as { limit?: unknown }
+    const most = typeof limit === 'number' ? `: at most ${Math.round(limit / 1_048_576)} MB are` : ''
+    return one(status, `Too large to be taken${most}`)
   }
   return one(500, 'Something went wrong here; nothing was stored')
 }

@@ -2,6 +2,7 @@ import type { Request, RequestHandler, Response } from 'express'
 import type * as z from 'zod'
 import { checkStillThere } from '../database/faults'
 import type { Practice } from '../practice'
+import type { BesideKind } from './beside/asked'
 import { Busy, read } from './door'
 import { sendJson } from './packed'
 
@@ -39,6 +40,13 @@ export interface Route {
   most?: string
   /** Takes the body piece by piece as it comes; it is not read beforehand. */
   streams?: boolean
+  /**
+   * Takes longer than others may wait, so it is done in a thread beside: its request is only its parameters, query and
+   * body, its database only read, its response only said what it is and sent at once.
+   */
+  beside?: BesideKind
+  /** What of its answer is stored afterwards, here, in one go; it returns what is answered then. */
+  afterwards?: (context: Pick<RouteContext, 'practice' | 'request'>, answered: never) => unknown
   /** What it returns is answered as JSON, or as it is where it is {@link AsJson}; undefined where it wrote the response itself. */
   run: (context: RouteContext) => unknown
 }
@@ -71,16 +79,22 @@ export async function alone<T>(practice: Practice, what: string, work: () => Pro
   }
 }
 
+/**
+ * Whoever writes takes his turn: asked where he begins, and again after anything he waited for.
+ *
+ * @throws Busy while something is done that nothing may be stored beside; waiting for it would hold up everybody
+ */
+export function refuseBesideOthers(practice: Practice): void {
+  const waitFor = underWay.get(practice)
+  if (waitFor !== undefined) throw new Busy(`${waitFor}: try again when it is done`)
+  checkStillThere(practice.db)
+}
+
 /** Wraps a route's work for Express: reads what was sent, waits for the work and sends what it returns as JSON. */
 export const handler =
   (route: Route, practice: Practice, dataFolder: string): RequestHandler =>
   async (request, response) => {
-    if (route.method !== 'get' && !route.reads) {
-      const waitFor = underWay.get(practice)
-      // Waiting for the lock would hold up everybody.
-      if (waitFor !== undefined) throw new Busy(`${waitFor}: try again when it is done`)
-      checkStillThere(practice.db)
-    }
+    if (route.method !== 'get' && !route.reads) refuseBesideOthers(practice)
     const body = route.body && !route.streams ? read(route.body, request.body) : undefined
     const answer = await route.run({ practice, dataFolder, request, response, body })
     if (answer !== undefined)

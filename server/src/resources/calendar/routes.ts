@@ -14,6 +14,7 @@ export const calendarRoutes: Route[] = [
   {
     method: 'get',
     path: '/calendar.ics',
+    beside: 'reading',
     query: STYLE_QUERY,
     summary:
       'When each horse is due, what courses ask for and calls that were promised, as an iCalendar file: to keep, or to read again and again as a feed',

@@ -37,6 +37,7 @@ export const courseRoutes: Route[] = [
   {
     method: 'get',
     path: '/courses/:id/list',
+    beside: 'drawing',
     summary: 'What the owner is given of a course: what to do, when, what pain looks like, whom to call',
     query: { ...PAPER_QUERY, ...STYLE_QUERY },
     answer: { file: 'application/pdf' },

@@ -37,6 +37,7 @@ export const drawnRoutes: Route[] = [
   {
     method: 'get',
     path: '/patterns/:id/template',
+    beside: 'drawing',
     summary: 'A piece of the shoe at true size',
     query: {
       kind: 'sole, foot, plate, frog, pad, bars or strip; else sole',
@@ -57,6 +58,7 @@ export const drawnRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/templates',
+    beside: 'drawing',
     summary: 'The same for a shoe that is not stored',
     body: shoeRequest.extend(templateFields),
     answer: TEMPLATE_FILES,
@@ -67,6 +69,7 @@ export const drawnRoutes: Route[] = [
   {
     method: 'get',
     path: '/patterns/:id/solid',
+    beside: 'drawing',
     summary: 'The shoe as one closed solid with its holes, mm',
     query: { format: 'stl or 3mf; else stl' },
     answer: SOLID_FILES,
@@ -81,6 +84,7 @@ export const drawnRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/solids',
+    beside: 'drawing',
     summary: 'The same for a shoe that is not stored',
     body: shoeRequest.extend(solidFields),
     answer: SOLID_FILES,
@@ -91,6 +95,7 @@ export const drawnRoutes: Route[] = [
   {
     method: 'get',
     path: '/patterns/:id/card',
+    beside: 'drawing',
     summary: 'The forge card of a shoe',
     query: { ...PAPER_QUERY, ...STYLE_QUERY },
     answer: CARD_FILE,
@@ -106,6 +111,7 @@ export const drawnRoutes: Route[] = [
   {
     method: 'get',
     path: '/visits/:id/cards',
+    beside: 'drawing',
     summary: 'Forge cards of all shoes a visit forges: a sheet each, or a pair or the horse on one',
     query: { per: 'shoe, pair or horse; else shoe', ...PAPER_QUERY, ...STYLE_QUERY },
     answer: CARD_FILE,
@@ -118,6 +124,7 @@ export const drawnRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/cards',
+    beside: 'drawing',
     summary: 'The forge card of a shoe that is not stored',
     body: shoeRequest.extend(cardFields),
     answer: CARD_FILE,

@@ -65,6 +65,7 @@ export const fittingRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/bend-plan',
+    beside: 'reckoning',
     summary: 'The fewest corrections that bring a shape on the anvil to its pattern, from toe to heel',
     body: bendRequest,
     answer: bendAnswer,

@@ -105,6 +105,7 @@ export const forecastRoutes: Route[] = [
   {
     method: 'get',
     path: '/horses/:id/forecast',
+    beside: 'reading',
     summary:
       'Likely measures, drift, wear and the proposed cycle of a horse on a day, with interval and reason',
     query: {

@@ -73,6 +73,7 @@ export const goingRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/going',
+    beside: 'reckoning',
     summary: 'How a made shoe sinks and tilts in a going under a load, and which of its parts carry',
     body: goingRequest,
     answer: goingAnswer,

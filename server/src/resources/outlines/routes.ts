@@ -60,6 +60,7 @@ export const outlineRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/outlines',
+    beside: 'reckoning',
     summary: 'The lines of an SVG, a DXF or a list of points, those that meet joined',
     body: outlineRequest,
     answer: outlineAnswer,
@@ -80,6 +81,7 @@ export const outlineRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/outlines/taps',
+    beside: 'reckoning',
     summary: 'Where toe and heels of a line are likely to lie: to begin from, never taken as set',
     body: z.object(drawnLine).strict(),
     answer: tapsSchema,
@@ -89,6 +91,7 @@ export const outlineRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/outlines/placed',
+    beside: 'reckoning',
     summary:
       'A line placed in the foot’s frame by three taps: the outline of a traced foot and what it measures',
     body: placeRequest,

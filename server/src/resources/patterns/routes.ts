@@ -83,6 +83,7 @@ export const patternRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/patterns/nearest',
+    beside: 'reading',
     summary:
       'Patterns of all horses whose feet are most like this one by shape, mirrored too, the nearest first',
     body: nearestRequest,
@@ -104,6 +105,7 @@ export const patternRoutes: Route[] = [
   {
     method: 'get',
     path: '/patterns/:id/versions',
+    beside: 'reading',
     summary: 'Every state a pattern ever had, the newest first',
     answer: z.array(storedPatternSchema),
     run: ({ practice, request }) => practice.patterns.versions(request.params['id'] as string),

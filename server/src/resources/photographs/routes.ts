@@ -12,6 +12,7 @@ export const photographRoutes: Route[] = [
   {
     method: 'get',
     path: '/scale-card',
+    beside: 'drawing',
     summary: 'The scale card that is laid beside a foot or a shoe for a photograph, at true size',
     query: { card: 'square, or frame: a sheet with an opening for the foot; else square', ...PAPER_QUERY },
     answer: { file: 'application/pdf' },

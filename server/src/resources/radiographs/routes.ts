@@ -74,6 +74,7 @@ export const radiographRoutes: Route[] = [
   withBody({
     method: 'post',
     path: '/radiograph-figures',
+    beside: 'reckoning',
     summary:
       'Figures of a lateral radiograph from the places marked on it; trim and shoe planned where asked',
     body: figuresRequest,

@@ -39,6 +39,7 @@ export const roundRoutes: Route[] = [
   {
     method: 'get',
     path: '/round/week',
+    beside: 'reading',
     summary:
       'The days from one on: who is due when and where, how long it takes, what it needs from the van; steps and calls',
     answer: roundWeekSchema,
@@ -63,6 +64,7 @@ export const roundRoutes: Route[] = [
   {
     method: 'get',
     path: '/round/iron',
+    beside: 'reading',
     summary: 'Bars, pieces and factory sizes that the shoes of a day take',
     answer: dayIronSchema,
     query: {

@@ -17,6 +17,7 @@ export const sheetRoutes: Route[] = [
   {
     method: 'get',
     path: '/visits/:id/sheet',
+    beside: 'drawing',
     summary: 'A sheet about a visit: for the owner, or with figures for the vet',
     query: { for: 'owner or vet; else owner', ...PAPER_QUERY, ...STYLE_QUERY },
     answer: { file: 'application/pdf' },

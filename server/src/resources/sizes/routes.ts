@@ -1,14 +1,13 @@
 import * as z from 'zod'
-import { text } from 'node:stream/consumers'
 import { checkSize } from '@crescent/core'
 import { rankSizes } from '@crescent/core/anvil'
 import { footSchema, shoeSchema, sizeFactsSchema, sizeSchema } from '@crescent/core/records/index'
-import { BadRequest, read } from '../../http/door'
+import { read } from '../../http/door'
 import { withBody, type Route } from '../../http/route'
 import { CHECKS } from '../checks'
 import { recordRoutes, refuse } from '../record-routes'
 import { csvReadSchema, rankedSchema } from './answer'
-import { readCsv, writeCsv } from './csv'
+import { readCsv, writeCsv, type CsvRead } from './csv'
 import { keepCsv } from './keep-csv'
 import { oneOfAName } from './one-of-a-name'
 
@@ -44,9 +43,6 @@ const csvUnit = z.enum(['in', 'mm']).default('mm')
 
 const csvRequest = z.object({ csv: z.string() }).strict()
 
-/** A table larger than this is none, bytes. */
-const MOST_CSV = 2_000_000
-
 /** Factory sizes: the table, as a file in and out, and ranked for a foot. */
 export const sizeRoutes: Route[] = [
   {
@@ -66,31 +62,29 @@ export const sizeRoutes: Route[] = [
       response.attachment('sizes.csv').type('text/csv').send(writeCsv(practice.sizes.all()))
     },
   },
-  {
+  withBody({
     method: 'post',
     path: '/sizes/csv',
+    beside: 'reckoning',
     summary: 'Read a table as CSV: a preview row by row; with keep=true it is stored, all of it or nothing',
     query: { keep: 'true stores it', unit: 'in or mm, of bare numbers; else mm' },
-    body: csvRequest,
-    streams: true,
+    body: z.union([csvRequest, z.string()]).describe('as JSON, or the file itself as text/csv'),
+    most: '2mb',
     answer: csvReadSchema,
-    answers: { 400: 'With keep: what is wrong, row by row; nothing is stored' },
-    run: async ({ practice, request }) => {
-      const tooLarge = new BadRequest([
-        { path: 'csv', message: 'The file is larger than 2 MB: no table of sizes is' },
-      ])
-      if (Number(request.headers['content-length'] ?? 0) > MOST_CSV) throw tooLarge
-      const sent = await text(request)
-      if (sent.length > MOST_CSV) throw tooLarge
-      const csv = request.is('application/json') ? read(csvRequest, parsed(sent)).csv : sent
-      const table = readCsv(csv, read(csvUnit, request.query['unit']))
-      const kept = request.query['keep'] === 'true' ? keepCsv(practice, table) : 0
-      return { ...table, kept }
-    },
-  },
+    answers: { 400: 'With keep: what is wrong, row by row; nothing is stored', 413: 'No table is so large' },
+    run: ({ request, body }) => ({
+      ...readCsv(typeof body === 'string' ? body : body.csv, read(csvUnit, request.query['unit'])),
+      kept: 0,
+    }),
+    afterwards: ({ practice, request }, table: CsvRead) => ({
+      ...table,
+      kept: request.query['keep'] === 'true' ? keepCsv(practice, table) : 0,
+    }),
+  }),
   withBody({
     method: 'post',
     path: '/sizes/rank',
+    beside: 'reckoning',
     summary: 'Sizes ranked for a foot: what each would need, and why, the best first',
     body: rankRequest,
     answer: rankedSchema,
@@ -110,11 +104,3 @@ export const sizeRoutes: Route[] = [
     beside: oneOfAName,
   }),
 ]
-
-function parsed(sent: string): unknown {
-  try {
-    return JSON.parse(sent)
-  } catch {
-    throw new BadRequest([{ path: 'csv', message: 'The text sent is not JSON' }])
-  }
-}

@@ -24,6 +24,7 @@ export const tryRoutes: Route[] = [
   {
     method: 'get',
     path: '/tries/over-time',
+    beside: 'reading',
     summary:
       'Which corrections come back, the usual error of first shapes by branch, what a shoe takes: the last two years',
     answer: overTimeSchema,
