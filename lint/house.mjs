@@ -56,6 +56,7 @@ export const HOUSE = [
       'formats',
       'resources',
       'thread',
+      'looking',
       'app',
       'demo',
       'commands',

@@ -8,6 +8,7 @@ await build({
   entryPoints: [
     'src/main.ts',
     'src/thread.ts',
+    'src/looking.ts',
     'src/commands/seed.ts',
     'src/commands/backup.ts',
     'src/commands/restore.ts',

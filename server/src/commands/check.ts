@@ -2,7 +2,7 @@
 import { existsSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { readConfig } from '../config'
-import { checkBackup } from '../database/backup'
+import { lookAt } from '../database/restore'
 import { databaseFile } from '../database/open'
 import { failPlainly } from './plainly'
 
@@ -10,7 +10,7 @@ try {
   const given = process.argv[2]
   const file = given ? resolve(process.env['INIT_CWD'] ?? '.', given) : databaseFile(readConfig().dataFolder)
   if (!existsSync(file)) throw new Error(`There is no file ${file}`)
-  checkBackup(file)
+  await lookAt(file)
   console.log(`${file} is sound`)
 } catch (error) {
   failPlainly(error)

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { basename, dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
 import { beside } from './beside'
-import { PRIVATE_FILE, privateFolder, syncToDisk } from './files'
+import { PRIVATE_FILE, privateFolder, syncToDisk, TAILS } from './files'
 import type { Db } from './db'
 
 /** The file is damaged, or is no backup at all. */
@@ -54,7 +54,8 @@ export async function backUp(db: Db, file: string, { replace = false } = {}): Pr
     if ((error as NodeJS.ErrnoException).code === 'EEXIST') throw taken(file)
     throw error
   } finally {
-    rmSync(partial, { force: true })
+    // To look through it leaves what a database leaves beside its file.
+    for (const tail of ['', ...TAILS]) rmSync(partial + tail, { force: true })
   }
 }
 
@@ -105,25 +106,5 @@ export function isSound(file: string): boolean {
     return false
   } finally {
     db?.close()
-  }
-}
-
-/**
- * Looks whether a file is a sound backup.
- *
- * @throws NotABackup when it is not
- */
-export function checkBackup(file: string): void {
-  if (isSound(file) && holdsPractice(file)) return
-  throw new NotABackup(`${basename(file)} is not a sound Crescent backup: nothing was changed`)
-}
-
-function holdsPractice(file: string): boolean {
-  const db = new Database(file, { readonly: true })
-  try {
-    const known = `SELECT count(*) AS n FROM sqlite_master WHERE name IN ('horses', 'patterns')`
-    return (db.prepare(known).get() as { n: number }).n === 2
-  } finally {
-    db.close()
   }
 }

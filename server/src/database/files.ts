@@ -23,7 +23,7 @@ export function tidy(dataFolder: string): void {
   for (const folder of [dataFolder, join(dataFolder, 'backups')]) {
     if (!existsSync(folder)) continue
     for (const name of readdirSync(folder)) {
-      if (/\.partial$|^(incoming-|seeding).*\.sqlite(-wal|-shm)?$/.test(name))
+      if (/\.partial(-wal|-shm)?$|^(incoming-|seeding).*\.sqlite(-wal|-shm)?$/.test(name))
         rmSync(join(folder, name), { force: true })
     }
   }

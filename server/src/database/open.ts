@@ -6,6 +6,7 @@ import type { Db } from './db'
 import { rememberFile } from './faults'
 import { PRIVATE_FILE, privateFolder } from './files'
 import { fold } from './search'
+import { putStampsRight } from './stamps'
 import { asLook, stopsText } from './stops'
 
 /** Written by a newer Crescent. */
@@ -30,9 +31,9 @@ export function openDatabase(file: string): Db {
   db.pragma('busy_timeout = 5000')
   // What is erased is written over, not only forgotten.
   db.pragma('secure_delete = ON')
-  addFunctions(db)
   try {
-    migrate(db)
+    makeTables(db)
+    putStampsRight(db)
     rememberFile(db)
   } catch (error) {
     db.close()
@@ -47,6 +48,16 @@ function addFunctions(db: Db): void {
   db.function('stops_of', { deterministic: true }, (vet, feet, acknowledged) =>
     stopsText(asLook(String(vet), String(feet), String(acknowledged))),
   )
+}
+
+/**
+ * Makes the tables of an empty database, or brings those of an older one up to date.
+ *
+ * @throws TooNew when it was written by a newer Crescent
+ */
+export function makeTables(db: Db): void {
+  addFunctions(db)
+  migrate(db)
 }
 
 /** Opens a database that is open elsewhere and up to date, only to read in it. */

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { Db } from './db'
+import { erasedIn, Gone, namesOf } from './names'
 import { recordRows, type Derived, type FieldKinds, type RecordRows, type Stored } from './record-rows'
 import { rowsOf, type Row } from './rows'
 import { nextStamp } from './stamps'
@@ -22,20 +23,35 @@ export class Misplaced extends Error {
 
 /** The records of one table, and how they are read from rows of other queries. */
 export interface RecordTable<T extends Stored> extends Omit<RecordRows<T>, 'columns' | 'toRow'> {
+  /** The record of an id, or the one it became one with. */
   get(id: string): T | undefined
+  /** The record that was stored under this id, whatever it became. */
+  itself(id: string): T | undefined
   /**
    * Stores a record and returns it as stored. Version 0 makes a new one; otherwise the version must be the stored one.
    * A repeat of a request that was already done answers what it answered then.
    *
-   * @throws Conflict when somebody else changed it
+   * @throws Conflict when somebody else changed it; Gone where it was erased
    */
   put(record: T): T
-  /** Stores a record that is not here yet just as it was elsewhere: version and stamps stay. */
+  /**
+   * Stores a record that is not here yet just as it was elsewhere: version and stamps stay.
+   *
+   * @throws Gone where it was erased
+   */
   bringIn(record: T): T
   /** All records one after the other, by id: for more than fit into memory. */
   each(): IterableIterator<T>
   /** All records, or those that a condition on columns picks. */
   list(where?: string, parameters?: Record<string, unknown>): T[]
+}
+
+/** How records of a table are led on where two of them became one. */
+interface Led<T> {
+  /** Two of them may become one: the old id is read and written as the new one. */
+  joins?: boolean
+  /** A field that names another record that may have become one with a third. */
+  names?: keyof T & string
 }
 
 /** The plain SQL of one table of versioned records. */
@@ -44,6 +60,7 @@ export function recordTable<T extends Stored>(
   table: string,
   fields: FieldKinds<T>,
   derived: Derived<T> = {},
+  { joins = false, names }: Led<T> = {},
 ): RecordTable<T> {
   const { columns, toRow, ...reading } = recordRows(fields, derived)
   const insert = db.prepare(
@@ -57,21 +74,37 @@ export function recordTable<T extends Stored>(
   )
   const select = db.prepare(`SELECT * FROM ${table} WHERE id = ?`)
 
-  const get = (id: string): T | undefined => {
+  const nameNow = namesOf(db)
+  const isErased = erasedIn(db)
+
+  const itself = (id: string): T | undefined => {
     const row = select.get(id) as Row | undefined
     return row && reading.fromRow(row)
+  }
+  const get = (id: string): T | undefined => itself(joins ? nameNow(id) : id)
+  /** What was sent, led to the records that it and what it names have become. */
+  const led = (record: T): T => {
+    const named = names === undefined ? null : record[names]
+    return {
+      ...record,
+      ...(joins && { id: nameNow(record.id) }),
+      ...(typeof named === 'string' && { [names!]: nameNow(named) }),
+    }
   }
 
   return {
     ...reading,
     get,
+    itself,
     list: (where = '1', parameters = {}) =>
       rowsOf(db.prepare(`SELECT * FROM ${table} WHERE ${where}`))(parameters).map(reading.fromRow),
     *each() {
       const rows = db.prepare(`SELECT * FROM ${table} ORDER BY id`).iterate()
       for (const row of rows) yield reading.fromRow(row as Row)
     },
-    bringIn(record) {
+    bringIn(sent) {
+      const record = led(sent)
+      if (isErased(record.id)) throw new Gone()
       const now = nextStamp(db)
       const brought = {
         ...record,
@@ -82,9 +115,11 @@ export function recordTable<T extends Stored>(
       insert.run(toRow(brought))
       return brought
     },
-    put(record) {
-      const stored = get(record.id)
+    put(sent) {
+      const record = led(sent)
+      const stored = itself(record.id)
       if (!stored) {
+        if (isErased(record.id)) throw new Gone()
         if (record.version !== 0) throw new Conflict(undefined)
         const now = nextStamp(db)
         const made = { ...record, version: 1, createdAt: now, updatedAt: now }

@@ -1,9 +1,11 @@
-import { copyFileSync, existsSync, rmSync } from 'node:fs'
-import { basename } from 'node:path'
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { basename, join } from 'node:path'
 import Database from 'better-sqlite3'
-import { checkBackup, isDamage, NotABackup } from './backup'
+import { isDamage, NotABackup } from './backup'
 import { privateFolder, syncToDisk, TAILS } from './files'
-import { databaseFile, openDatabase } from './open'
+import { lookThrough } from './looked'
+import { databaseFile } from './open'
 import { finishSwap, incomingFile, swapFolder, swapIn } from './swap'
 
 /**
@@ -29,7 +31,7 @@ export async function restore(dataFolder: string, backup: string): Promise<strin
 }
 
 /**
- * Copies a backup into a folder of its own, checks it and brings its tables up to date there: what is put in the place
+ * Copies a backup into a folder of its own, looks through it and brings its tables up to date there: what is put in the place
  * of the data is known to open.
  *
  * @throws NotABackup when it is damaged or none; TooNew when a newer Crescent wrote it
@@ -41,15 +43,33 @@ export async function prepare(dataFolder: string, backup: string): Promise<void>
   try {
     await copyWhole(backup, incoming)
   } catch (error) {
-    if (isDamage(error))
-      throw new NotABackup(`${basename(backup)} is not a sound Crescent backup: nothing was changed`)
+    if (isDamage(error)) throw notSound(backup)
     throw error
   }
-  checkBackup(incoming)
-  const db = openDatabase(incoming)
-  db.pragma('wal_checkpoint(TRUNCATE)')
-  db.close()
+  await lookThrough(incoming)
   for (const tail of TAILS) rmSync(incoming + tail, { force: true })
+}
+
+const notSound = (file: string): NotABackup =>
+  new NotABackup(`${basename(file)} is not a sound Crescent backup: nothing was changed`)
+
+/**
+ * Looks through a file without touching it: a copy of it is.
+ *
+ * @throws NotABackup when it is damaged or none; TooNew when a newer Crescent wrote it
+ */
+export async function lookAt(file: string): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'crescent-look-'))
+  const copy = join(folder, basename(file))
+  try {
+    await copyWhole(file, copy)
+    await lookThrough(copy)
+  } catch (error) {
+    if (isDamage(error)) throw notSound(file)
+    throw error
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
 }
 
 /** A copy with the last writes that still lie in the log beside the file. */

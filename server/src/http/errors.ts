@@ -3,6 +3,7 @@ import type { ErrorRequestHandler, RequestHandler } from 'express'
 import { Damaged, NotABackup } from '../database/backup'
 import { DataGone, faultInWords } from '../database/faults'
 import { TooNew } from '../database/open'
+import { Gone } from '../database/names'
 import { Conflict, Misplaced } from '../database/record-table'
 import { BadRequest, Busy, NotFound, Refused, type RequestProblem } from './door'
 
@@ -37,6 +38,7 @@ export function toAnswer(error: unknown): [number, Refusal] {
   if (error instanceof NotABackup || error instanceof TooNew) return one(400, error.message)
   if (error instanceof Damaged || error instanceof DataGone) return one(503, error.message)
   if (error instanceof Busy) return one(503, error.message)
+  if (error instanceof Gone) return one(410, error.message)
   if (error instanceof Misplaced) return one(400, error.message)
   if (error instanceof Refused) return one(409, error.message)
   if (error instanceof NotFound) return one(404, error.message)

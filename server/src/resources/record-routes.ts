@@ -23,6 +23,8 @@ interface RecordKind<T extends Stored> {
   check?: (record: T) => Problem[]
   /** What cannot be beside what is stored: looked at where it is stored, in one transaction with it. */
   beside?: (practice: Practice, record: T) => Problem[]
+  /** How it is kept, where that is not just as it was sent. */
+  kept?: (record: T) => T
   /** What is answered, where more is stored than is sent. */
   stored?: z.ZodType
   /** How much one of them may weigh, where it holds more than figures. */
@@ -37,6 +39,7 @@ export function recordRoutes<T extends Stored>({
   table,
   check = () => [],
   beside = () => [],
+  kept = (record) => record,
   stored = schema,
   most,
 }: RecordKind<T>): Route[] {
@@ -69,10 +72,11 @@ export function recordRoutes<T extends Stored>({
           throw new BadRequest([{ path: 'id', message: 'The id differs from the one in the address' }])
         }
         refuse(check(record))
+        const asKept = kept(record)
         return practice.db
           .transaction(() => {
-            refuse(beside(practice, record))
-            return table(practice).put(record)
+            refuse(beside(practice, asKept))
+            return table(practice).put(asKept)
           })
           .immediate()
       },

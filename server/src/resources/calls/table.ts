@@ -1,5 +1,6 @@
 import type { PromisedCall, RoundCall } from '@crescent/core'
 import type { Db } from '../../database/db'
+import { namesOf } from '../../database/names'
 import { recordTable } from '../../database/record-table'
 
 /** Queries on calls that were promised. */
@@ -12,7 +13,9 @@ export function calls(db: Db) {
       ...{ done: 'plain', said: 'plain', archived: 'flag' },
     },
     { open_on: ({ date, done, archived }) => (done === null && !archived ? date : null) },
+    { names: 'horseId' },
   )
+  const nameNow = namesOf(db)
   // CROSS: the few calls that wait are gone through, and not all horses for theirs.
   const waiting = db.prepare(
     `SELECT c.id, c.horse_id AS horseId, c.date, c.about, c.updated_at AS changed, h.name AS horse, h.place,
@@ -26,7 +29,7 @@ export function calls(db: Db) {
     /** Of one horse: those not made yet first, then the newest first. */
     ofHorse: (horseId: string): PromisedCall[] =>
       table.list('horse_id = @horseId ORDER BY open_on IS NULL, open_on, date DESC, created_at DESC', {
-        horseId,
+        horseId: nameNow(horseId),
       }),
     /** Not made yet and promised for a day up to this one, the earliest first; to the owner where nobody else is named. */
     open: (until: string): RoundCall[] => waiting.all({ until }) as RoundCall[],

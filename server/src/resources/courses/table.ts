@@ -1,6 +1,7 @@
 import type { RoundStep } from '@crescent/core'
 import { openSteps, type Course } from '@crescent/core/courses'
 import type { Db } from '../../database/db'
+import { namesOf } from '../../database/names'
 import { recordTable } from '../../database/record-table'
 
 /** Queries on plans over weeks. */
@@ -13,8 +14,10 @@ export function courses(db: Db) {
       ...{ steps: 'json', answers: 'json', ended: 'json', archived: 'flag' },
     },
     { next_on: (course) => openSteps(course)[0]?.date ?? null },
+    { names: 'horseId' },
   )
   // CROSS: the few courses that run are gone through, and not all horses for theirs.
+  const nameNow = namesOf(db)
   const running = db.prepare(
     `SELECT c.*, h.name AS horse, h.place FROM courses c CROSS JOIN horses h ON h.id = c.horse_id
      WHERE c.next_on IS NOT NULL AND c.next_on <= @until AND h.archived = 0 ORDER BY c.next_on, h.name`,
@@ -39,7 +42,7 @@ export function courses(db: Db) {
     /** Of one horse, those that run before those that ended, the newest first. */
     ofHorse: (horseId: string): Course[] =>
       table.list('horse_id = @horseId ORDER BY next_on IS NULL, started_on DESC, created_at DESC', {
-        horseId,
+        horseId: nameNow(horseId),
       }),
     /** Steps that are open and due by a day, the earliest first. */
     open,

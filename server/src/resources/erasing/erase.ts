@@ -18,9 +18,11 @@ const PATTERNS: Record<ErasedKind, string> = {
   // A pattern belongs to its foot: it stays when the visit it was made at goes.
   visit: 'SELECT id FROM patterns WHERE 0 AND id = @id',
 }
+/** With the empty records of those that became one with them. */
 const HORSES: Record<ErasedKind, string> = {
-  owner: 'SELECT id FROM horses WHERE owner_id = @id',
-  horse: 'SELECT id FROM horses WHERE id = @id',
+  owner: `SELECT id FROM horses WHERE owner_id = @id OR owner_id IN (SELECT id FROM other_names WHERE now = @id)
+    OR id IN (SELECT n.id FROM other_names n JOIN horses h ON h.id = n.now WHERE h.owner_id = @id)`,
+  horse: 'SELECT id FROM horses WHERE id = @id OR id IN (SELECT id FROM other_names WHERE now = @id)',
   visit: 'SELECT id FROM horses WHERE 0 AND id = @id',
 }
 
@@ -34,7 +36,9 @@ export function whatGoes(
   if (!db.prepare(`SELECT 1 FROM ${kind}s WHERE id = ?`).get(id)) return undefined
   const count = (from: string) =>
     (db.prepare(`SELECT count(*) AS n FROM (${from})`).get({ id }) as { n: number }).n
-  const names = db.prepare(`SELECT name FROM horses WHERE id IN (${HORSES[kind]}) ORDER BY name`).all({ id })
+  const names = db
+    .prepare(`SELECT DISTINCT name FROM horses WHERE id IN (${HORSES[kind]}) ORDER BY name`)
+    .all({ id })
   return {
     horses: (names as { name: string }[]).map(({ name }) => name),
     visits: count(VISITS[kind]),
@@ -44,9 +48,13 @@ export function whatGoes(
   }
 }
 
+/** Copies that still hold it: backups, and the data that a restore put aside. */
 function backupsIn(dataFolder: string): number {
-  const folder = backupFolder(dataFolder)
-  return existsSync(folder) ? readdirSync(folder).filter((name) => name.endsWith('.sqlite')).length : 0
+  const names = (folder: string) => (existsSync(folder) ? readdirSync(folder) : [])
+  return (
+    names(backupFolder(dataFolder)).filter((name) => name.endsWith('.sqlite')).length +
+    names(dataFolder).filter((name) => /\.sqlite\.before-[\dT-]+$/.test(name)).length
+  )
 }
 
 /**
@@ -57,12 +65,14 @@ function backupsIn(dataFolder: string): number {
 export async function erase(practice: Practice, kind: ErasedKind, id: string): Promise<unknown> {
   const { db, facts } = practice
   const run = (sql: string) => db.prepare(sql).run({ id })
+  /** Takes rows out and keeps their ids, so that nobody who still has them brings them back. */
+  const takeOut = (table: string, where: string) => {
+    run(`INSERT OR IGNORE INTO erased (id) SELECT id FROM ${table} WHERE ${where}`)
+    run(`DELETE FROM ${table} WHERE ${where}`)
+  }
   db.transaction(() => {
-    run(`DELETE FROM foot_records WHERE visit_id IN (${VISITS[kind]})`)
-    run(`DELETE FROM tries WHERE visit_id IN (${VISITS[kind]})`)
-    run(`DELETE FROM jobs WHERE visit_id IN (${VISITS[kind]})`)
-    run(`DELETE FROM pictures WHERE visit_id IN (${VISITS[kind]})`)
-    run(`DELETE FROM looks WHERE visit_id IN (${VISITS[kind]})`)
+    for (const table of ['foot_records', 'tries', 'jobs', 'pictures', 'looks'])
+      takeOut(table, `visit_id IN (${VISITS[kind]})`)
     // A pattern of another horse that was begun from one of these no longer names it, nor whose it was.
     run(`UPDATE patterns SET forked_from = NULL
       WHERE forked_from IS NOT NULL AND json_extract(forked_from, '$.id') IN (${PATTERNS[kind]})`)
@@ -71,13 +81,14 @@ export async function erase(practice: Practice, kind: ErasedKind, id: string): P
     run(`DELETE FROM pattern_versions WHERE pattern_id IN (${PATTERNS[kind]})`)
     // A foot of another horse that wears such a pattern keeps its measures.
     run(`UPDATE foot_records SET pattern_id = NULL WHERE pattern_id IN (${PATTERNS[kind]})`)
-    run(`DELETE FROM patterns WHERE id IN (${PATTERNS[kind]})`)
+    takeOut('patterns', `id IN (${PATTERNS[kind]})`)
     run(`UPDATE patterns SET visit_id = NULL WHERE visit_id IN (${VISITS[kind]})`)
-    run(`DELETE FROM calls WHERE horse_id IN (${HORSES[kind]})`)
-    run(`DELETE FROM courses WHERE horse_id IN (${HORSES[kind]})`)
-    run(`DELETE FROM visits WHERE id IN (${VISITS[kind]})`)
-    run(`DELETE FROM horses WHERE id IN (${HORSES[kind]})`)
-    if (kind === 'owner') run('DELETE FROM owners WHERE id = @id')
+    takeOut('calls', `horse_id IN (${HORSES[kind]})`)
+    takeOut('courses', `horse_id IN (${HORSES[kind]})`)
+    takeOut('visits', `id IN (${VISITS[kind]})`)
+    takeOut('horses', `id IN (${HORSES[kind]})`)
+    if (kind === 'owner') takeOut('owners', 'id = @id OR id IN (SELECT id FROM other_names WHERE now = @id)')
+    run('DELETE FROM other_names WHERE now IN (SELECT id FROM erased)')
     facts.set({ traces: true })
   }).immediate()
   return writeOver(practice)

@@ -1,12 +1,12 @@
 import { savePattern } from '../patterns/save'
 import { randomUUID } from 'node:crypto'
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import Database from 'better-sqlite3'
 import request from 'supertest'
 import { databaseFile } from '../../database/open'
 import { writeOver } from '../safekeeping/written-over'
-import { addHorse, FOOT, makeBed, SHOE, type Bed } from '../../testing'
+import { addHorse, bringIn, FOOT, libraryOf, makeBed, SHOE, type Bed } from '../../testing'
 
 let bed: Bed
 beforeEach(() => (bed = makeBed()))
@@ -42,6 +42,55 @@ const inFile = (word: string): boolean =>
       return false
     }
   })
+
+describe('what was erased', () => {
+  it('is not stored again by a device that still has it, nor by a library that holds it', async () => {
+    const library = await (async () => {
+      shod('Ash', 'quillwort')
+      return libraryOf(bed)
+    })()
+    const [horse] = bed.practice.horses.list()
+    const [visit] = bed.practice.visits.list()
+    const [record] = bed.practice.footRecords.list()
+    await api().post(`/api/horses/${horse!.id}/erase`).send({ version: horse!.version }).expect(200)
+    for (const [path, sent] of [
+      [`horses/${horse!.id}`, horse],
+      [`visits/${visit!.id}`, visit],
+      [`foot-records/${record!.id}`, record],
+    ] as const) {
+      const again = JSON.parse(JSON.stringify(sent), (key, value: unknown) => (key === 'version' ? 0 : value))
+      const { body } = await api().put(`/api/${path}`).send(again).expect(410)
+      expect(body.errors[0].message).toContain('erased for good')
+    }
+    const report = await bringIn(bed, library)
+    expect(report.kept.map(({ kind }) => kind)).toEqual(
+      expect.arrayContaining(['horse', 'visit', 'pattern', 'foot']),
+    )
+    expect(bed.practice.horses.list()).toEqual([])
+    expect(inFile('quillwort')).toBe(false)
+  })
+
+  it('takes the empty record with it that became one with it, and its name', async () => {
+    const [one, two] = [shod('Ash', 'quillwort'), shod('Zephyrine', 'samphire')]
+    await api().post(`/api/horses/${one.horse.id}/join`).send({ other: two.horse.id }).expect(200)
+    const { body } = await api().get(`/api/horses/${two.horse.id}/erase`).expect(200)
+    expect(body).toMatchObject({ visits: 2, horses: ['Ash', 'Zephyrine'] })
+    const { version } = bed.practice.horses.get(one.horse.id)!
+    await api().post(`/api/horses/${two.horse.id}/erase`).send({ version }).expect(200)
+    expect(bed.practice.horses.list()).toEqual([])
+    expect(inFile('Zephyrine')).toBe(false)
+    await api()
+      .put(`/api/horses/${two.horse.id}`)
+      .send({ ...two.horse, version: 0 })
+      .expect(410)
+  })
+
+  it('may still lie in copies that a restore put aside: they are counted', async () => {
+    const { horse } = shod('Ash', 'quillwort')
+    writeFileSync(`${databaseFile(bed.dataFolder)}.before-2026-11-30T10-00-00`, '')
+    expect((await api().get(`/api/horses/${horse.id}/erase`).expect(200)).body.backups).toBe(1)
+  })
+})
 
 describe('erasing', () => {
   it('names what goes, takes a horse out with all its own and leaves the others, and it is gone from the file', async () => {

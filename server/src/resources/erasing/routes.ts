@@ -21,8 +21,9 @@ export const erasingRoutes: Route[] = (['owner', 'horse', 'visit'] as const).fla
     summary: `What would go with this ${kind}`,
     answer: erasureSchema,
     answers: { 404: `No such ${kind}` },
-    run: ({ practice, dataFolder, request }) => {
-      const goes = whatGoes(practice, dataFolder, kind, request.params['id'] as string)
+    run: (context) => {
+      const { practice, dataFolder } = context
+      const goes = whatGoes(practice, dataFolder, kind, stored(context, kind)?.id ?? '')
       if (!goes) throw new NotFound(kind)
       return goes
     },

@@ -63,7 +63,7 @@ describe('when a horse is due', () => {
   it('goes over with the visits where two records become one', () => {
     const [one, other] = [newHorse('Ash'), newHorse('Ashe')]
     visitOf(other.id, '2026-01-05', { nextDue: '2026-02-10' })
-    joinHorses(bed.practice, one.id, other.id)
+    joinHorses(bed.practice, { keptId: one.id, otherId: other.id })
     expect(kept(one.id).due).toBe('2026-02-10')
     expect(kept(other.id).due).toBeNull()
   })

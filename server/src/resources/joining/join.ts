@@ -1,3 +1,5 @@
+import { leadTo } from '../../database/names'
+import { Conflict } from '../../database/record-table'
 import { Refused } from '../../http/door'
 import type { Practice } from '../../practice'
 
@@ -5,27 +7,51 @@ import type { Practice } from '../../practice'
 const bothNotes = (kept: string, other: string, name: string): string =>
   [kept, other && other !== kept ? `From the record of ${name}: ${other}` : ''].filter(Boolean).join('\n')
 
-/** Nobody finds what is joined into an archived record: two who join each other would both be lost. */
-function refuseArchived({ name, archived }: { name: string; archived: boolean }): void {
-  if (archived)
-    throw new Refused(`${name} is archived, perhaps joined with another already: bring it back first`)
+/** Which two become one, and in which versions they were seen, where that is said. */
+export interface Joined {
+  keptId: string
+  otherId: string
+  version?: number | undefined
+  otherVersion?: number | undefined
+}
+
+interface One {
+  name: string
+  archived: boolean
+  version: number
+}
+
+/**
+ * Nobody finds what is joined into an archived record, and one that was joined already has nothing left: two who join
+ * each other would both be lost.
+ */
+function checkBoth(
+  kept: One,
+  other: One,
+  { version, otherVersion }: Pick<Joined, 'version' | 'otherVersion'>,
+): void {
+  for (const { name, archived } of [kept, other])
+    if (archived)
+      throw new Refused(`${name} is archived, perhaps joined with another already: bring it back first`)
+  if (version !== undefined && kept.version !== version) throw new Conflict(kept)
+  if (otherVersion !== undefined && other.version !== otherVersion) throw new Conflict(other)
 }
 
 /**
  * Two records of one horse become one: visits, feet, looks and patterns of the other go to the first with all their
- * versions; the other is archived, empty, and says where its history went.
+ * versions; the other is archived, empty, and says where its history went. Its id leads to the first from now on.
  *
  * @returns the horse that is kept, or undefined where one of them is not here
- * @throws Refused where the one that is kept is archived
+ * @throws Refused where one of them is archived; Conflict where one was changed since it was seen
  */
-export function joinHorses(practice: Practice, keptId: string, otherId: string) {
+export function joinHorses(practice: Practice, { keptId, otherId, ...versions }: Joined) {
   const { db, horses } = practice
   return db
     .transaction(() => {
-      const kept = horses.get(keptId)
-      const other = horses.get(otherId)
+      const kept = horses.itself(keptId)
+      const other = horses.itself(otherId)
       if (!kept || !other) return undefined
-      refuseArchived(kept)
+      checkBoth(kept, other, versions)
       // A window that still shows a moved visit must not write it back to where it was.
       db.prepare('UPDATE visits SET horse_id = ?, version = version + 1 WHERE horse_id = ?').run(
         keptId,
@@ -45,6 +71,7 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
         otherId,
       )
       horses.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })
+      leadTo(db, otherId, keptId)
       return horses.put({
         ...kept,
         ownerId: kept.ownerId ?? other.ownerId,
@@ -59,19 +86,20 @@ export function joinHorses(practice: Practice, keptId: string, otherId: string) 
  * the other is archived.
  *
  * @returns the owner that is kept, or undefined where one of them is not here
- * @throws Refused where the one that is kept is archived
+ * @throws Refused where one of them is archived; Conflict where one was changed since it was seen
  */
-export function joinOwners(practice: Practice, keptId: string, otherId: string) {
+export function joinOwners(practice: Practice, { keptId, otherId, ...versions }: Joined) {
   const { db, horses, owners } = practice
   return db
     .transaction(() => {
-      const kept = owners.get(keptId)
-      const other = owners.get(otherId)
+      const kept = owners.itself(keptId)
+      const other = owners.itself(otherId)
       if (!kept || !other) return undefined
-      refuseArchived(kept)
+      checkBoth(kept, other, versions)
       for (const horse of horses.list('owner_id = @id', { id: otherId }))
         horses.put({ ...horse, ownerId: keptId })
       owners.put({ ...other, archived: true, notes: `${other.notes}\nJoined into ${kept.name}.`.trim() })
+      leadTo(db, otherId, keptId)
       return owners.put({
         ...kept,
         phone: kept.phone || other.phone,

@@ -59,12 +59,59 @@ describe('two records of one horse', () => {
       horseId: string
     }[]
     expect(versions.map(({ horseId }) => horseId)).toEqual([first.horse.id])
-    const other = await pageOf(second.horse.id)
-    expect(other.horse.archived).toBe(true)
-    expect([other.visits.length, other.patterns.length]).toEqual([0, 0])
-    // A window that still shows the visit where it was is told.
-    const stale = await request(bed.app).put(`/api/visits/${second.visit.id}`).send(second.visit)
+    expect(bed.practice.horses.itself(second.horse.id)).toMatchObject({ archived: true })
+    // Its id leads to the first.
+    expect((await pageOf(second.horse.id)).horse.id).toBe(first.horse.id)
+    // A window that still shows the visit where it was changes nothing of where it is now.
+    const sent = { ...second.visit, notes: 'Nervous.' }
+    const stale = await request(bed.app).put(`/api/visits/${second.visit.id}`).send(sent)
     expect(stale.status).toBe(409)
+    expect(stale.body.current.horseId).toBe(first.horse.id)
+  })
+
+  it('go on under the old id: what a device still sends with it is stored with the one that is kept', async () => {
+    const [one, two, three] = ['Tansy', 'Tanzy', 'Tansie'].map((name) => addHorse(bed.practice, name))
+    await request(bed.app)
+      .post(`/api/horses/${two!.horse.id}/join`)
+      .send({ other: three!.horse.id })
+      .expect(200)
+    await request(bed.app)
+      .post(`/api/horses/${one!.horse.id}/join`)
+      .send({ other: two!.horse.id })
+      .expect(200)
+    const visit = {
+      ...one!.visit,
+      id: randomUUID(),
+      version: 0,
+      date: '2026-10-05',
+      horseId: three!.horse.id,
+    }
+    const { body } = await request(bed.app).put(`/api/visits/${visit.id}`).send(visit).expect(200)
+    expect(body.horseId).toBe(one!.horse.id)
+    expect((await pageOf(one!.horse.id)).visits).toHaveLength(4)
+    const pattern = addPattern(three!.horse.id)
+    expect(bed.practice.patterns.get(pattern.id)?.horseId).toBe(one!.horse.id)
+    // A device that still has the other open is told what became of it.
+    const stale = await request(bed.app).put(`/api/horses/${three!.horse.id}`).send(three!.horse).expect(409)
+    expect(stale.body.current).toMatchObject({ id: one!.horse.id, archived: false })
+    const next = await request(bed.app)
+      .get(`/api/horses/${two!.horse.id}/next-visit?date=2026-12-01`)
+      .expect(200)
+    expect(next.body.visit.horseId).toBe(one!.horse.id)
+  })
+
+  it('are not joined as they were seen before somebody changed them', async () => {
+    const [one, two] = [addHorse(bed.practice, 'Tansy').horse, addHorse(bed.practice, 'Tanzy').horse]
+    bed.practice.horses.put({ ...two, notes: 'Another horse after all.' })
+    const join = (versions: object) =>
+      request(bed.app)
+        .post(`/api/horses/${one.id}/join`)
+        .send({ other: two.id, ...versions })
+    const stale = await join({ version: 1, otherVersion: 1 }).expect(409)
+    expect(stale.body.current).toMatchObject({ id: two.id, version: 2 })
+    await join({ version: 2, otherVersion: 2 }).expect(409)
+    expect((await pageOf(one.id)).visits).toHaveLength(1)
+    await join({ version: 1, otherVersion: 2 }).expect(200)
   })
 
   it('cannot be one and the same, nor unknown', async () => {

@@ -4,8 +4,10 @@ import type { ImportReport, StoredPattern } from '@crescent/core'
 import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
 import { beside } from '../../database/beside'
 import { HEAD, LISTS } from './lists'
+import { isAhead } from '../../database/stamps'
 import { openPractice, type Practice } from '../../practice'
 import type { Stored } from '../../database/record-rows'
+import { Gone } from '../../database/names'
 import { Conflict, sameContent } from '../../database/record-table'
 
 /** After so many problems the rest of a file is not looked at. */
@@ -131,6 +133,9 @@ class Intake {
       return
     }
     const record = read.data
+    for (const key of ['createdAt', 'updatedAt'] as const)
+      if (isAhead(record[key]))
+        this.refuse(`${path}.${key}`, 'lies after tomorrow: the clock it comes from was wrong')
     for (const problem of known.check(record)) this.refuse(`${path}.${problem.path}`, problem.message)
     if (this.problems.length > 0) return
     if (list === 'patternVersions') this.bringVersion(record as StoredPattern)
@@ -191,13 +196,13 @@ class Intake {
   }
 }
 
-/** False where another record already stands for the same foot of the same visit. */
+/** False where another record already stands for the same foot of the same visit, or it was erased here. */
 function tryBringIn(bring: () => unknown): boolean {
   try {
     bring()
     return true
   } catch (error) {
-    if (error instanceof Conflict) return false
+    if (error instanceof Conflict || error instanceof Gone) return false
     throw error
   }
 }

@@ -49,36 +49,51 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
     pictures,
     workshop,
   } = practice
-  const ownerId = horseId === undefined ? undefined : horses.get(horseId)?.ownerId
-  const ofHorse = <T extends { horseId: string }>(all: Iterable<T>) =>
-    only(all, (one) => horseId === undefined || one.horseId === horseId)
-  const ofVisit = <T extends { visitId: string }>(all: Iterable<T>) =>
-    only(all, (one) => horseId === undefined || visits.get(one.visitId)?.horseId === horseId)
-  yield* listText(
-    'owners',
-    only(owners.each(), ({ id }) => horseId === undefined || id === ownerId),
-  )
-  yield* listText(
-    'horses',
-    only(horses.each(), ({ id }) => horseId === undefined || id === horseId),
-  )
-  yield* listText('visits', ofHorse(visits.each()))
-  yield* listText('patterns', ofHorse(patterns.each()))
-  yield* listText('patternVersions', ofHorse(patterns.eachVersion()))
-  yield* listText('footRecords', ofVisit(footRecords.each()))
-  yield* listText('looks', ofVisit(looks.each()))
-  yield* listText('sizes', horseId === undefined ? sizes.each() : [])
-  yield* listText('tries', ofVisit(tries.each()))
-  yield* listText('jobs', ofVisit(jobs.each()))
-  yield* listText('courses', ofHorse(courses.each()))
-  yield* listText('calls', ofHorse(calls.each()))
-  yield* listText('pictures', ofVisit(pictures.each()))
-  yield* listText('workshop', horseId === undefined ? workshop.each() : [])
+  if (horseId !== undefined) {
+    const horse = horses.get(horseId)
+    const id = horse?.id ?? horseId
+    const ofHorse = <T>(table: Listed<T>) => table.list('horse_id = @id ORDER BY id', { id })
+    const ofVisits = <T>(table: Listed<T>) =>
+      table.list('visit_id IN (SELECT id FROM visits WHERE horse_id = @id) ORDER BY id', { id })
+    yield* listText('owners', horse?.ownerId ? owners.list('id = @id', { id: horse.ownerId }) : [])
+    yield* listText('horses', horse ? [horse] : [])
+    yield* listText('visits', ofHorse(visits))
+    yield* listText('patterns', ofHorse(patterns))
+    yield* listText(
+      'patternVersions',
+      ofHorse(patterns).flatMap((one) => patterns.versions(one.id).reverse()),
+    )
+    yield* listText('footRecords', ofVisits(footRecords))
+    yield* listText('looks', ofVisits(looks))
+    yield* listText('sizes', [])
+    yield* listText('tries', ofVisits(tries))
+    yield* listText('jobs', ofVisits(jobs))
+    yield* listText('courses', ofHorse(courses))
+    yield* listText('calls', ofHorse(calls))
+    yield* listText('pictures', ofVisits(pictures))
+    yield* listText('workshop', [])
+    return yield '}'
+  }
+  yield* listText('owners', owners.each())
+  yield* listText('horses', horses.each())
+  yield* listText('visits', visits.each())
+  yield* listText('patterns', patterns.each())
+  yield* listText('patternVersions', patterns.eachVersion())
+  yield* listText('footRecords', footRecords.each())
+  yield* listText('looks', looks.each())
+  yield* listText('sizes', sizes.each())
+  yield* listText('tries', tries.each())
+  yield* listText('jobs', jobs.each())
+  yield* listText('courses', courses.each())
+  yield* listText('calls', calls.each())
+  yield* listText('pictures', pictures.each())
+  yield* listText('workshop', workshop.each())
   yield '}'
 }
 
-function* only<T>(all: Iterable<T>, wanted: (one: T) => boolean): Generator<T> {
-  for (const one of all) if (wanted(one)) yield one
+/** A table as it is gone through for one horse. */
+interface Listed<T> {
+  list: (where: string, parameters: Record<string, unknown>) => T[]
 }
 
 function* listText(name: string, records: Iterable<unknown>): Generator<string> {

@@ -10,6 +10,7 @@ export function owners(db: Db) {
     'owners',
     { name: 'plain', phone: 'plain', email: 'plain', place: 'plain', notes: 'plain', archived: 'flag' },
     { search: (owner) => fold(`${owner.name} ${owner.place} ${owner.phone}`) },
+    { joins: true },
   )
   return {
     ...table,

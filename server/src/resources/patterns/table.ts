@@ -1,8 +1,10 @@
 import { SHAPE_PLACES, shapeOf, type SeenNail, type StoredPattern } from '@crescent/core'
 import type { Db } from '../../database/db'
+import { namesOf } from '../../database/names'
 import { recordTable } from '../../database/record-table'
 import { fold } from '../../database/search'
 
+const shapeFrom = (foot: string): Buffer => asBlob(shapeOf(JSON.parse(foot) as [number, number][]))
 const asBlob = ({ buffer }: Float32Array): Buffer => Buffer.from(buffer as ArrayBuffer)
 
 /** Queries on the pattern library. */
@@ -16,7 +18,9 @@ export function patterns(db: Db) {
       ...{ tags: 'optional json', why: 'optional', forkedFrom: 'optional json', archived: 'flag' },
     },
     { search: ({ name, notes, tags = [] }) => fold([name, notes, ...tags].join(' ')) },
+    { names: 'horseId' },
   )
+  const nameNow = namesOf(db)
   const keepVersion = db.prepare(
     `INSERT INTO pattern_versions (pattern_id, version, body, saved_at) VALUES (@id, @version, @body, @updatedAt)
      ON CONFLICT DO NOTHING`,
@@ -35,13 +39,16 @@ export function patterns(db: Db) {
     `SELECT id, json_extract(result, '$.outline.foot') AS foot FROM patterns INDEXED BY patterns_shapes
      WHERE archived IN (0, 1) AND outline_shape IS NULL`,
   )
+  const footOf = db
+    .prepare(`SELECT json_extract(result, '$.outline.foot') FROM patterns WHERE id = ?`)
+    .pluck()
   const shapeRows = db
     .prepare('SELECT id, outline_shape FROM patterns INDEXED BY patterns_shapes WHERE archived = 0')
     .raw()
   /** Patterns from before shapes were kept get theirs. */
   const fillIn = () => {
     for (const { id, foot } of shapeless.all() as { id: string; foot: string }[])
-      keepShape.run({ id, shape: asBlob(shapeOf(JSON.parse(foot) as [number, number][])) })
+      keepShape.run({ id, shape: shapeFrom(foot) })
   }
 
   const seenRows = db.prepare(
@@ -63,14 +70,18 @@ export function patterns(db: Db) {
       (seenRows.all() as { nail: string }[]).map(({ nail }) => JSON.parse(nail) as SeenNail),
     /** The patterns of a horse, the newest first. */
     ofHorse: (horseId: string): StoredPattern[] =>
-      table.list('horse_id = @horseId ORDER BY updated_at DESC', { horseId }),
+      table.list('horse_id = @horseId ORDER BY updated_at DESC', { horseId: nameNow(horseId) }),
     /** Stores a pattern with its result, and keeps every version it ever had. */
     put: (pattern: StoredPattern): StoredPattern => keep(table.put(pattern)),
     bringIn: (pattern: StoredPattern): StoredPattern => keep(table.bringIn(pattern)),
     /** The shapes of the feet of all patterns that are not archived, one behind the other, and whose they are. */
     shapes(): { ids: string[]; shapes: Float32Array } {
-      db.transaction(fillIn)()
-      const rows = shapeRows.all() as [string, Buffer][]
+      if (!db.readonly) db.transaction(fillIn)()
+      // Where nothing may be stored, those from before are worked out each time.
+      const rows = (shapeRows.all() as [string, Buffer | null][]).map(([id, shape]): [string, Buffer] => [
+        id,
+        shape ?? shapeFrom(footOf.get(id) as string),
+      ])
       const shapes = new Float32Array(rows.length * 2 * SHAPE_PLACES)
       const bytes = new Uint8Array(shapes.buffer)
       rows.forEach(([, shape], i) => bytes.set(shape, i * 2 * SHAPE_PLACES * shapes.BYTES_PER_ELEMENT))

@@ -1,4 +1,6 @@
 import type { StoredPicture } from '@crescent/core'
+import pLimit from 'p-limit'
+import { MOST_PIXELS } from './kept-picture'
 
 /** How a picture is packed that is only looked at in a list, or was thinned out. */
 interface Packing {
@@ -9,18 +11,23 @@ interface Packing {
 export const THUMBNAIL: Packing = { wide: 320, quality: 70 }
 export const THINNED: Packing = { wide: 1000, quality: 75 }
 
+/** So many are unpacked at once: the four threads that do it read the screens' files too. */
+const places = pLimit(2)
+
 /** A JPEG file made smaller, with its size; one that is smaller already stays as large as it is. */
 export async function madeSmaller(
   file: Buffer,
   { wide, quality }: Packing,
 ): Promise<{ file: Buffer; width: number; height: number }> {
-  // Only who looks at pictures waits for what unpacks them.
-  const { default: sharp } = await import('sharp')
-  const { data, info } = await sharp(file)
-    .resize({ width: wide, height: wide, fit: 'inside', withoutEnlargement: true })
-    .jpeg({ quality })
-    .toBuffer({ resolveWithObject: true })
-  return { file: data, width: info.width, height: info.height }
+  return places(async () => {
+    // Only who looks at pictures waits for what unpacks them.
+    const { default: sharp } = await import('sharp')
+    const { data, info } = await sharp(file, { limitInputPixels: MOST_PIXELS })
+      .resize({ width: wide, height: wide, fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality })
+      .toBuffer({ resolveWithObject: true })
+    return { file: data, width: info.width, height: info.height }
+  })
 }
 
 /** A picture thinned out: coarser, with everything that was marked on it where it was, to the same scale. */

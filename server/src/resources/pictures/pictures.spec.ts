@@ -91,7 +91,7 @@ describe('pictures of a visit', () => {
     expect(bed.practice.pictures.weight().pictures).toBe(0)
   })
 
-  it('are shown small, and kept by whoever asks for one by its version', async () => {
+  it('are shown small, and a browser that keeps one asks each time whether it still stands', async () => {
     const { visit } = addHorse(bed.practice)
     const kept = await large(visit.id, 1200)
     const small = await request(bed.app)
@@ -103,9 +103,16 @@ describe('pictures of a visit', () => {
       height: 240,
       format: 'jpeg',
     })
-    expect(small.headers['cache-control']).toContain('immutable')
-    const unsaid = await request(bed.app).get(`/api/pictures/${kept.id}/thumbnail`).expect(200)
-    expect(unsaid.headers['cache-control']).toBe('no-store')
+    expect(small.headers['cache-control']).toBe('private, no-cache')
+    // Asked for again it is not sent again, until it is another one or gone.
+    const again = () =>
+      request(bed.app).get(`/api/pictures/${kept.id}/thumbnail`).set('If-None-Match', small.headers['etag']!)
+    await again().expect(304)
+    await put({ ...kept, version: 1, marks: { T: [5, 6] } }).expect(200)
+    await again().expect(200)
+    await request(bed.app).post(`/api/pictures/${kept.id}/erase`).send({ version: 2 }).expect(200)
+    await again().expect(404)
+    await put({ ...kept, version: 0 }).expect(410)
     await request(bed.app).get(`/api/pictures/${randomUUID()}/thumbnail`).expect(404)
   })
 
@@ -147,8 +154,57 @@ describe('pictures of a visit', () => {
     const old = await large(visit.id, 1600)
     const thinning = thinOut(bed.practice, '2100-01-01')
     await put({ ...old, version: 1, marks: { T: [9, 9] } }).expect(200)
-    expect(await thinning).toEqual({ pictures: 0, bytes: 0 })
+    expect(await thinning).toEqual({ pictures: 0, bytes: 0, broken: 0 })
     expect(bed.practice.pictures.get(old.id)).toMatchObject({ version: 2, width: 1600, marks: { T: [9, 9] } })
+  })
+
+  it('one that is broken stays as it is when the others are made smaller, and is told', async () => {
+    const { visit } = addHorse(bed.practice)
+    await large(visit.id, 1600)
+    const whole = await large(visit.id, 1800)
+    // Its head says what it is, its picture is not there.
+    const { width, height } = whole
+    const file = Buffer.from(whole.file, 'base64').subarray(0, 700).toString('base64')
+    bed.practice.pictures.put(picture(visit.id, { width, height, file }))
+    const { body } = await request(bed.app)
+      .post('/api/pictures/thin')
+      .send({ before: '2099-01-01' })
+      .expect(200)
+    expect(body).toMatchObject({ pictures: 2, broken: 1 })
+  })
+
+  it('hold nothing but the picture: what else is written in the file goes, and what is none is refused', async () => {
+    const { visit } = addHorse(bed.practice)
+    const told = await sharp(jpeg)
+      .withExif({ IFD0: { Artist: 'Quillwort of Anness', Copyright: 'Quillwort' } })
+      .jpeg({ quality: 95 })
+      .toBuffer()
+    expect(told.includes('Quillwort')).toBe(true)
+    const { body } = await put(picture(visit.id, { file: told.toString('base64') })).expect(200)
+    const kept = Buffer.from(body.file as string, 'base64')
+    expect(kept.includes('Quillwort')).toBe(false)
+    // To the pixel what it was.
+    expect(await sharp(kept).raw().toBuffer()).toEqual(await sharp(told).raw().toBuffer())
+    for (const [wrong, why] of [
+      [{ file: `/9j/${'A'.repeat(400)}` }, /no JPEG/],
+      [{ file: jpeg.subarray(0, 60).toString('base64') }, /no JPEG/],
+      [{ width: 320 }, /32 x 24 pixels, not 320 x 24/],
+    ] as const) {
+      const refused = await put(picture(visit.id, wrong)).expect(400)
+      expect(refused.body.errors[0].message).toMatch(why)
+    }
+    // A head that says more pixels than memory holds: nothing is unpacked to find out.
+    const huge = Buffer.from(jpeg)
+    const frame = huge.indexOf(Buffer.from([0xff, 0xc0]))
+    huge.writeUInt16BE(20_000, frame + 5)
+    huge.writeUInt16BE(20_000, frame + 7)
+    const refused = await put(
+      picture(visit.id, { width: 20_000, height: 20_000, file: huge.toString('base64') }),
+    )
+    expect([refused.status, refused.body.errors[0].message]).toEqual([
+      400,
+      expect.stringContaining('50 million'),
+    ])
   })
 
   it('are erased one by one, out of the file too; a stale one is not', async () => {
@@ -167,8 +223,8 @@ describe('pictures of a visit', () => {
 
   it('as large as a phone takes them are taken; what is larger is refused, and no other record may be so large', async () => {
     const { visit, horse } = addHorse(bed.practice)
-    const signs = PICTURE_SIGNS - 4
-    await put(picture(visit.id, { file: `/9j/${'A'.repeat(signs)}` })).expect(200)
+    const most = Buffer.concat([jpeg, Buffer.alloc((PICTURE_SIGNS * 3) / 4 - jpeg.length)])
+    await put(picture(visit.id, { file: most.toString('base64') })).expect(200)
     await put(picture(visit.id, { file: `/9j/${'A'.repeat(6_000_000)}` })).expect(413)
     await request(bed.app)
       .put(`/api/horses/${horse.id}`)

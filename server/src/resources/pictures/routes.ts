@@ -5,6 +5,7 @@ import { BadRequest, NotFound } from '../../http/door'
 import { alone, withBody, type Route, type RouteContext } from '../../http/route'
 import { recordRoutes } from '../record-routes'
 import { writeOver } from '../safekeeping/written-over'
+import { keptPicture } from './kept-picture'
 import { madeSmaller, THUMBNAIL } from './made-smaller'
 import { canBeThinned, thinOut } from './thin-out'
 
@@ -20,14 +21,25 @@ const pictureOf = ({ practice, request }: Pick<RouteContext, 'practice' | 'reque
   return picture
 }
 
-/** A file that is asked for by the version of its picture never changes. */
-function sendPicture({ request, response }: RouteContext, file: Buffer): void {
-  if (request.query['version'] !== undefined)
-    response.set('Cache-Control', 'private, max-age=31536000, immutable')
-  response.type('image/jpeg').send(file)
+/**
+ * A file of a picture. A browser may keep it, but asks each time whether it still stands: what was erased is not shown
+ * from there, nor to who signed out.
+ *
+ * @param made called only where the browser has not got it yet
+ */
+async function sendPicture(
+  { request, response }: RouteContext,
+  { id, version }: { id: string; version: number },
+  size: 'file' | 'thumbnail',
+  made: () => Buffer | Promise<Buffer>,
+): Promise<void> {
+  response.set('Cache-Control', 'private, no-cache')
+  response.set('ETag', `"${id}-${version}-${size}"`)
+  if (request.fresh) return void response.status(304).end()
+  response.type('image/jpeg').send(await made())
 }
 
-const VERSION = { version: 'of the picture: with it the answer may be kept' }
+const VERSION = { version: 'of the picture, so that another one is asked for anew; may be left out' }
 
 /** Pictures that stay with a visit: listed without their files, each file by itself, large and small. */
 export const pictureRoutes: Route[] = [
@@ -64,7 +76,7 @@ export const pictureRoutes: Route[] = [
     path: '/pictures/thin',
     summary: 'Make the pictures of visits before a day smaller; what was marked on them stays',
     body: beforeSchema,
-    answer: weightSchema,
+    answer: weightSchema.extend({ broken: z.number().int().describe('that cannot be read, and stay') }),
     run: ({ practice, body: { before } }) =>
       alone(practice, 'Pictures are being made smaller', async () => {
         const done = await thinOut(practice, before)
@@ -80,7 +92,10 @@ export const pictureRoutes: Route[] = [
     query: VERSION,
     answer: { file: 'image/jpeg' },
     answers: { 404: 'No such picture' },
-    run: (context) => sendPicture(context, Buffer.from(pictureOf(context).file, 'base64')),
+    run: (context) => {
+      const picture = pictureOf(context)
+      return sendPicture(context, picture, 'file', () => Buffer.from(picture.file, 'base64'))
+    },
   },
   {
     method: 'get',
@@ -89,11 +104,15 @@ export const pictureRoutes: Route[] = [
     query: VERSION,
     answer: { file: 'image/jpeg' },
     answers: { 404: 'No such picture' },
-    run: async (context) =>
-      sendPicture(
+    run: (context) => {
+      const picture = pictureOf(context)
+      return sendPicture(
         context,
-        (await madeSmaller(Buffer.from(pictureOf(context).file, 'base64'), THUMBNAIL)).file,
-      ),
+        picture,
+        'thumbnail',
+        async () => (await madeSmaller(Buffer.from(picture.file, 'base64'), THUMBNAIL)).file,
+      )
+    },
   },
   withBody({
     method: 'post',
@@ -109,7 +128,7 @@ export const pictureRoutes: Route[] = [
       await alone(practice, 'A picture is being erased', async () => {
         practice.db
           .transaction(() => {
-            practice.pictures.remove(picture.id)
+            practice.pictures.erase(picture.id)
             practice.facts.set({ traces: true })
           })
           .immediate()
@@ -124,6 +143,7 @@ export const pictureRoutes: Route[] = [
     what: 'picture',
     schema: pictureSchema,
     table: ({ pictures }) => pictures,
+    kept: keptPicture,
     most: MOST,
   }),
 ]

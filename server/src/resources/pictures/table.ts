@@ -24,6 +24,7 @@ export function pictures(db: Db) {
      WHERE v.date < @before AND max(p.width, p.height) > @wide ORDER BY v.date`,
   )
   const gone = db.prepare('DELETE FROM pictures WHERE id = ?')
+  const keepId = db.prepare('INSERT OR IGNORE INTO erased (id) VALUES (?)')
   return {
     ...table,
     /** Of a horse, the oldest first, without their files. */
@@ -43,7 +44,11 @@ export function pictures(db: Db) {
         id,
         bytes: bytesOf(signs),
       })),
-    remove: (id: string): void => void gone.run(id),
+    /** Takes a picture out, and keeps its id so that nobody brings it back. */
+    erase(id: string): void {
+      keepId.run(id)
+      gone.run(id)
+    },
   }
 }
 

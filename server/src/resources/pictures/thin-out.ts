@@ -12,15 +12,23 @@ export function canBeThinned({ pictures }: Practice, before: string): PicturesWe
 /**
  * Makes the pictures of visits before a day smaller, one after the other; what was marked on them stays.
  *
- * @returns how many were, and how many bytes that freed
+ * @returns how many were, how many bytes that freed, and how many cannot be read and stay as they are
  */
-export async function thinOut(practice: Practice, before: string): Promise<PicturesWeight> {
+export async function thinOut(
+  practice: Practice,
+  before: string,
+): Promise<PicturesWeight & { broken: number }> {
   const { pictures } = practice
-  const done = { pictures: 0, bytes: 0 }
+  const done = { pictures: 0, bytes: 0, broken: 0 }
   for (const { id, bytes } of pictures.larger(before, THINNED.wide)) {
     const picture = pictures.get(id)
     if (!picture) continue
-    const small = await thinned(picture)
+    const small = await thinned(picture).catch(() => undefined)
+    if (!small) {
+      // Broken as it was stored: the others are made smaller all the same.
+      done.broken++
+      continue
+    }
     const now = Math.round((small.file.length * 3) / 4)
     if (now >= bytes) continue
     try {

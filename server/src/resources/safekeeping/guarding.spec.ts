@@ -5,11 +5,13 @@ import {
   mkdirSync,
   mkdtempSync,
   readdirSync,
+  readFileSync,
   renameSync,
   rmSync,
   statSync,
   writeFileSync,
 } from 'node:fs'
+import { request as httpRequest } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
@@ -22,7 +24,10 @@ import { backUp, backUpInto } from '../../database/backup'
 import { practiceFiles, tidy } from '../../database/files'
 import { databaseFile } from '../../database/open'
 import { openPractice } from '../../practice'
-import { prepare, restore } from '../../database/restore'
+import { lookAt, prepare, restore } from '../../database/restore'
+import { lookThrough } from '../../database/looked'
+import { WITHOUT_STOPS } from '../../testing/older'
+import { BAD_FILES, type BadFile } from '../../testing/bad-files'
 import { finishSwap, incomingFile, swapFolder } from '../../database/swap'
 
 let bed: Bed
@@ -61,7 +66,7 @@ describe('backups', () => {
     const files = await Promise.all([1, 2, 3].map(() => backUpInto(bed.practice.db, folder, at)))
     expect(new Set(files).size).toBe(3)
     for (const file of files) expect(namesIn(file)).toEqual(['Tansy'])
-    expect(readdirSync(folder).filter((name) => name.endsWith('.partial'))).toEqual([])
+    expect(readdirSync(folder).filter((name) => name.includes('.partial'))).toEqual([])
   })
 
   it('go over no file that is there, unless that was said, and never over what is no plain file', async () => {
@@ -339,3 +344,101 @@ describe('what cannot be', () => {
     expect(visit).toBeDefined()
   })
 })
+
+describe('a file that is put back', () => {
+  const api = () => request(bed.app)
+  /** A sound backup of a practice with one horse and one visit, and the same file made bad. */
+  async function bad({ make }: BadFile): Promise<string> {
+    addHorse(bed.practice, 'Sound')
+    const sound = await backUp(bed.practice.db, join(bed.dataFolder, 'sound.sqlite'))
+    const file = join(bed.dataFolder, 'bad.sqlite')
+    make(sound, file)
+    return file
+  }
+
+  it.each(BAD_FILES)('is refused with the reason before anything is swapped: $name', async (one) => {
+    const file = await bad(one)
+    const before = readFileSync(file)
+    for (const query of ['', '?look=1']) {
+      const { body } = await api()
+        .post(`/api/restore${query}`)
+        .set('Content-Type', 'application/vnd.sqlite3')
+        .send(readFileSync(file))
+        .expect(400)
+      expect(body.errors[0].message).toMatch(one.says)
+    }
+    expect((await api().get('/api/horses').expect(200)).body).toHaveLength(1)
+    await expect(lookAt(file)).rejects.toThrow(one.says)
+    // What lies there stays as it was: a copy was looked through.
+    expect(readFileSync(file).equals(before)).toBe(true)
+  })
+
+  it('is given up where to look through it has no end', async () => {
+    const file = await bad({
+      ...{ name: '', says: /./ },
+      make: (sound, to) => {
+        copyFileSync(sound, to)
+        const db = new Database(to)
+        // Fires while it is brought up to date, before anybody can see that it is none of ours.
+        db.function('stops_of', { deterministic: true }, () => '[]')
+        db.exec(`${WITHOUT_STOPS}; CREATE TRIGGER endless AFTER UPDATE ON horses BEGIN
+          SELECT count(*) FROM (WITH RECURSIVE n(x) AS (SELECT 1 UNION ALL SELECT x + 1 FROM n) SELECT x FROM n); END`)
+        db.close()
+      },
+    })
+    await expect(lookThrough(file, undefined, 8)).rejects.toThrow(/takes longer than 8 s/)
+  })
+
+  it('that comes slowly takes no turn from others, and a table sent meanwhile is stored or told that it is not', async () => {
+    addHorse(bed.practice, 'Before')
+    const backup = readFileSync(await backUp(bed.practice.db, join(bed.dataFolder, 'sound.sqlite')))
+    const head = 'range,label,kind,feet,web,thickness,length\n'
+    const server = bed.app.listen(0)
+    try {
+      const { port } = server.address() as { port: number }
+      const slow = (rows: number) =>
+        new Promise<number>((done, fail) => {
+          const sending = httpRequest(
+            {
+              port,
+              method: 'POST',
+              path: '/api/sizes/csv?keep=true',
+              headers: { 'Content-Type': 'text/csv' },
+            },
+            (response) => response.resume().on('end', () => done(response.statusCode!)),
+          )
+          sending.on('error', fail)
+          sending.write(head)
+          // Its rows come while the backup is put back.
+          let row = 0
+          const next = () => {
+            if (row === rows) return sending.end()
+            sending.write(`Slow,${rows}-${row++},plain,front,20,8,300\n`)
+            setTimeout(next, 60)
+          }
+          next()
+        })
+      const sent = Promise.all([2, 6, 12, 20, 30].map(async (rows) => [rows, await slow(rows)] as const))
+      const restored = await request(server).post('/api/restore').send(backup).expect(200)
+      expect(restored.body.kept).toMatch(/^before-/)
+      for (const [rows, status] of await sent) {
+        const here = bed.practice.sizes.all().filter(({ label }) => label.startsWith(`${rows}-`)).length
+        const kept = namesOfSizes(join(bed.dataFolder, 'backups', restored.body.kept as string), `${rows}-`)
+        // Answered and stored, here or in what was there before; or told to come again, and nowhere.
+        if (status === 200) expect(here + kept).toBe(rows)
+        else expect([status, here, kept]).toEqual([503, 0, 0])
+      }
+    } finally {
+      await new Promise((done) => server.close(done))
+    }
+  })
+})
+
+const namesOfSizes = (file: string, begin: string): number => {
+  const db = new Database(file, { readonly: true })
+  const { n } = db.prepare(`SELECT count(*) AS n FROM sizes WHERE label LIKE ? || '%'`).get(begin) as {
+    n: number
+  }
+  db.close()
+  return n
+}

@@ -12,7 +12,8 @@ import { passingFolder } from '../../database/files'
 import { importLibrary } from '../library/in'
 import { HEAD, LISTS } from '../library/lists'
 import { libraryText } from '../library/out'
-import { lossesOf, putBack } from './put-back'
+import { putBack } from './put-back'
+import { lookThrough } from '../../database/looked'
 import { forgetStamps } from '../../database/stamps'
 import { BadRequest, read } from '../../http/door'
 import { libraryInWords } from '../library/words'
@@ -69,7 +70,7 @@ export const safekeepingRoutes: Route[] = [
       const file = join(passingFolder(dataFolder), `${randomUUID()}.sqlite`)
       try {
         await pipeline(request, createWriteStream(file, { mode: 0o600 }))
-        if (request.query['look'] === '1') return lossesOf(practice, file)
+        if (request.query['look'] === '1') return await lookThrough(file, practice.db.name)
         const kept = await alone(practice, 'A backup is being put back', () =>
           putBack(practice, dataFolder, file),
         )
@@ -91,10 +92,17 @@ export const safekeepingRoutes: Route[] = [
     run: async ({ practice, request, response }) => {
       const { horse } = read(libraryQuery, request.query)
       const day = new Date().toISOString().slice(0, 10)
+      const pieces = libraryText(practice.db.name, horse)
+      // What cannot be read is refused in words; once the answer has begun it could only break off.
+      const first = await pieces.next()
       response.attachment(`crescent-${horse ? 'horse' : 'library'}-${day}.json`).type('application/json')
       // Packing it would take longer than sending it to the same machine.
       response.set('Cache-Control', 'no-store, no-transform')
-      await pipeline(Readable.from(libraryText(practice.db.name, horse)), response)
+      const all = async function* () {
+        if (!first.done) yield first.value
+        yield* pieces
+      }
+      await pipeline(Readable.from(all()), response)
     },
   },
   {

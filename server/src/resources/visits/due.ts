@@ -15,9 +15,10 @@ export interface MovedDue {
  * @throws NotFound where there is no such horse, or it was never visited
  * @throws Conflict where it was put on another day meanwhile
  */
-export function movedDue(practice: Practice, id: string, { date, was }: MovedDue): HorseSummary {
+export function movedDue(practice: Practice, horseId: string, { date, was }: MovedDue): HorseSummary {
   return practice.db
     .transaction(() => {
+      const id = practice.horses.get(horseId)?.id ?? horseId
       const [last] = practice.visits
         .ofHorse(id)
         .filter(({ state, archived }) => state === 'done' && !archived)

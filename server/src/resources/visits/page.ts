@@ -22,9 +22,10 @@ export function visitPage(practice: Practice, id: string): VisitPage {
  * @throws NotFound where there is no such horse
  */
 export function nextVisit(practice: Practice, horseId: string, date: string): VisitPage {
-  if (!practice.horses.get(horseId)) throw new NotFound('horse')
-  const running = practice.visits.ofHorse(horseId).find((one) => one.state === 'open' || one.date === date)
-  return pageOf(practice, running ?? begun(horseId, date))
+  const horse = practice.horses.get(horseId)
+  if (!horse) throw new NotFound('horse')
+  const running = practice.visits.ofHorse(horse.id).find((one) => one.state === 'open' || one.date === date)
+  return pageOf(practice, running ?? begun(horse.id, date))
 }
 
 const begun = (horseId: string, date: string): Visit => ({

@@ -10,6 +10,7 @@ import {
 import { CHECKS } from '../checks'
 import { gatesHold } from './gates'
 import { nextVisit, visitPage } from './page'
+import { refuseSecond } from './one-a-day'
 import { saveSeveralFeet } from './several-feet'
 import { saveShoeing } from './shoeing'
 import { BadRequest } from '../../http/door'
@@ -25,7 +26,10 @@ export const visitRoutes: Route[] = [
     schema: visitSchema,
     table: ({ visits }) => visits,
     check: CHECKS.visit,
-    beside: gatesHold,
+    beside: (practice, visit) => {
+      refuseSecond(practice, visit)
+      return gatesHold(practice, visit)
+    },
   }),
   {
     method: 'get',

@@ -6,6 +6,7 @@ import { NotFound } from '../../http/door'
 import type { Practice } from '../../practice'
 import { CHECKS } from '../checks'
 import { gatesHold } from './gates'
+import { refuseSecond } from './one-a-day'
 import { saveShoeing, type Shoeing } from './shoeing'
 import { unlessStale } from './unless-stale'
 
@@ -24,13 +25,14 @@ interface Stale {
 }
 
 /** What does not belong together: every foot once, of this visit, with a pattern of its own for this horse. */
-function strays(id: string, visit: Visit, feet: Sent['feet']): Problem[] {
+function strays(practice: Practice, id: string, visit: Visit, feet: Sent['feet']): Problem[] {
+  const horseNow = (horseId: string) => practice.horses.get(horseId)?.id ?? horseId
   return feet.flatMap(({ pattern, record }, i) => {
     const rules: [string, unknown, unknown][] = [
       [`feet.${i}.record.visitId`, record.visitId, id],
       [`feet.${i}.pattern.side`, pattern.side, record.side],
       [`feet.${i}.record.patternId`, record.patternId, pattern.id],
-      [`feet.${i}.pattern.horseId`, pattern.horseId, visit.horseId],
+      [`feet.${i}.pattern.horseId`, horseNow(pattern.horseId), horseNow(visit.horseId)],
       [`feet.${i}.record.side`, feet.findIndex((one) => one.record.side === record.side), i],
     ]
     return [
@@ -58,14 +60,17 @@ export function saveSeveralFeet(practice: Practice, id: string, { visit: sent, f
       if (!visit) throw new NotFound('visit')
       const problems = [
         ...(visit.id === id ? [] : [problem('visit.id', 'The id differs from the one in the address')]),
-        ...strays(id, visit, feet),
+        ...strays(practice, id, visit, feet),
         ...(sent ? [...CHECKS.visit(sent), ...gatesHold(practice, sent)] : []),
       ]
       if (problems.length > 0) throw new ProblemError(problems)
       const stale: Stale = { feet: {} }
       const kept = sent
         ? unlessStale(
-            () => practice.visits.put(sent),
+            () => {
+              refuseSecond(practice, sent)
+              return practice.visits.put(sent)
+            },
             (theirs: Visit) => (stale.visit = theirs),
           )
         : visit

@@ -19,7 +19,8 @@ export interface Shoeing {
  */
 export function saveShoeing(practice: Practice, sent: { pattern: Pattern; record: FootRecord }): Shoeing {
   const visit = practice.visits.get(sent.record.visitId)
-  if (visit && visit.horseId !== sent.pattern.horseId)
+  const horseId = practice.horses.get(sent.pattern.horseId)?.id
+  if (visit && horseId !== undefined && visit.horseId !== horseId)
     throw new Misplaced('This pattern is of another horse than the visit: it stays with its own')
   const stale: Partial<Shoeing> = {}
   const before = shodWith(practice, sent.record.id)

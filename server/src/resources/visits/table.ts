@@ -1,24 +1,28 @@
 import type { Visit } from '@crescent/core'
 import type { Db } from '../../database/db'
+import { namesOf } from '../../database/names'
 import { recordTable } from '../../database/record-table'
 
 /** Queries on visits. */
 export function visits(db: Db) {
-  const table = recordTable<Visit>(db, 'visits', {
-    horseId: 'plain',
-    date: 'plain',
-    state: 'plain',
-    notes: 'plain',
-    closeList: 'json',
-    feet: 'json',
-    nextDue: 'plain',
-    archived: 'flag',
-  })
+  const nameNow = namesOf(db)
+  const table = recordTable<Visit>(
+    db,
+    'visits',
+    {
+      ...{ horseId: 'plain', date: 'plain', state: 'plain', notes: 'plain', closeList: 'json' },
+      ...{ feet: 'json', nextDue: 'plain', archived: 'flag' },
+    },
+    {},
+    { names: 'horseId' },
+  )
   return {
     ...table,
     /** The visits of a horse, the newest first. */
     ofHorse: (horseId: string): Visit[] =>
-      table.list('horse_id = @horseId AND archived = 0 ORDER BY date DESC, created_at DESC', { horseId }),
+      table.list('horse_id = @horseId AND archived = 0 ORDER BY date DESC, created_at DESC', {
+        horseId: nameNow(horseId),
+      }),
     /** The last finished visit before this one. */
     lastBefore: (visit: Visit): Visit | undefined =>
       table.list(

@@ -32,6 +32,7 @@ export function horses(db: Db) {
       archived: 'flag',
     },
     { search: (horse) => fold(`${horse.name} ${horse.work} ${horse.place} ${horse.animal}`) },
+    { joins: true, names: 'ownerId' },
   )
   const summary = table.readingWith<Omit<HorseSummary, keyof Horse>>({
     ownerName: (row) => (row['owner_name'] as string | null) ?? '',

@@ -1,7 +1,8 @@
 import { inject } from '@angular/core'
 import { Router } from '@angular/router'
 import { Actions, createEffect, ofType } from '@ngrx/effects'
-import { catchError, concatMap, exhaustMap, map, of, switchMap, tap } from 'rxjs'
+import type { Visit } from '@crescent/core'
+import { catchError, concatMap, exhaustMap, map, of, switchMap, tap, type Observable } from 'rxjs'
 import { Tells } from '../../common/tells'
 import { Api, conflictOf, failureText } from '../api'
 import { recordsActions } from './records.feature'
@@ -58,6 +59,16 @@ export const readHorse = createEffect(
   { functional: true },
 )
 
+/** Stores a visit that begins; where another window began one meanwhile, that is the one. */
+const begun = (api: Api, visit: Visit): Observable<Visit> =>
+  api.putVisit(visit).pipe(
+    catchError((error: unknown) => {
+      const current = conflictOf<Visit>(error)
+      if (current) return of(current)
+      throw error
+    }),
+  )
+
 /** One visit a day: a second start goes on with the first. */
 export const startVisit = createEffect(
   (actions = inject(Actions), api = inject(Api)) =>
@@ -65,7 +76,7 @@ export const startVisit = createEffect(
       ofType(recordsActions.startVisit),
       exhaustMap(({ horseId, date }) =>
         api.nextVisit(horseId, date).pipe(
-          concatMap(({ visit }) => (visit.version > 0 ? of(visit) : api.putVisit(visit))),
+          concatMap(({ visit }) => (visit.version > 0 ? of(visit) : begun(api, visit))),
           map((visit) => recordsActions.visitStarted({ visit })),
           catchError(saveFailed),
         ),
