@@ -10,13 +10,17 @@ import { databaseFile } from './database/open'
 import { openPractice, type Practice } from './practice'
 import { besideInThreads } from './http/beside/pool'
 import { finishSwap } from './database/swap'
-import { writeOver } from './resources/safekeeping/written-over'
+import { hasRoom, makeSmaller, writeOver } from './resources/safekeeping/written-over'
 import { alone } from './http/route'
 
 /** A signal that comes twice within this is one Ctrl-C that reached us on two ways, ms. */
 const SAME_SIGNAL = 1_000
 /** Its second arrival comes within this: who has ended before would die of it and answer for a clean end with a signal, ms. */
 const SECOND_ARRIVAL = 300
+/** A body has arrived within this, ms. */
+const SLOWEST = 3_600_000
+/** A connection is kept open after its last answer, ms: a proxy keeps it for 60 or 75 s. */
+const KEPT_OPEN = 90_000
 /** Requests that run get so long to end, ms. */
 const PATIENCE = 10_000
 
@@ -24,6 +28,12 @@ const [config, practice] = open()
 const log = pino({ level: config.logLevel })
 const beside = besideInThreads()
 const server = createServer(makeApp(practice, config, log, beside))
+
+// A library of years comes slowly over the telephone; what stops coming is ended by its own silence.
+server.requestTimeout = SLOWEST
+// Longer than a proxy keeps a connection, so that none is closed while a request is on its way on it.
+server.keepAliveTimeout = KEPT_OPEN
+server.headersTimeout = KEPT_OPEN + 5_000
 
 server.on('error', (error: NodeJS.ErrnoException) => {
   const reason =
@@ -40,6 +50,17 @@ server.listen(config.port, config.host, () => {
   if (practice.facts.current().traces) void writeOverLeft()
   setTimeout(beside.warm, WARM).unref()
 })
+
+/** At three in the morning nobody waits: what was erased leaves room, which is given back then. */
+const NIGHT = 3
+setInterval(() => {
+  if (new Date().getHours() !== NIGHT || !hasRoom(practice)) return
+  alone(practice, 'The data is being made smaller', () => makeSmaller(practice)).then(
+    (left) => left !== undefined && log.error(left, 'the data could not be made smaller'),
+    // Something else is under way: the next night does as well.
+    () => undefined,
+  )
+}, 3_600_000).unref()
 
 /** The first screen comes first; then a thread is made ready for what is heavy, ms. */
 const WARM = 3_000

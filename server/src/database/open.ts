@@ -28,7 +28,8 @@ export function openDatabase(file: string): Db {
   // FULL: once a save is answered it survives a power cut, not only a crash of this process.
   db.pragma('synchronous = FULL')
   db.pragma('foreign_keys = ON')
-  db.pragma('busy_timeout = 5000')
+  // Whoever waits here holds up everybody: what comes while another writes is told to come again.
+  db.pragma(`busy_timeout = ${MOST_WAIT}`)
   // What is erased is written over, not only forgotten.
   db.pragma('secure_delete = ON')
   try {
@@ -66,6 +67,9 @@ export function openToRead(file: string): Db {
   addFunctions(db)
   return db
 }
+
+/** For a lock of another connection, ms. */
+const MOST_WAIT = 30
 
 const MIGRATIONS = fileURLToPath(new URL('./migrations/', import.meta.url))
 

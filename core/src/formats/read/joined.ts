@@ -14,6 +14,9 @@ export function joinedCurves(curves: readonly ReadCurve[]): ReadCurve[] {
   return [...whole, ...[...layers.values()].flatMap(joinedLayer)].flatMap((curve) => tidied(curve) ?? [])
 }
 
+/** Where more lines end at one place than in any drawing, the nearest of so many is taken. */
+const MOST_AT_ONE_PLACE = 64
+
 /** Names the cell of a net in which a place lies. */
 const cellOf = (x: number, y: number): string => `${Math.round(x / JOINED)} ${Math.round(y / JOINED)}`
 
@@ -30,17 +33,27 @@ function joinedLayer(curves: readonly ReadCurve[]): ReadCurve[] {
     }
   })
   const used = new Set<number>()
+  /** The ends in a cell whose lines are not used yet; those that are get out of the way once they are many. */
+  const unusedIn = (cell: string) => {
+    const there = ends.get(cell)
+    if (!there) return []
+    let first = 0
+    while (first < there.length && used.has(there[first]!.curve)) first++
+    if (first > 0) there.splice(0, first)
+    return there.length > MOST_AT_ONE_PLACE ? there.slice(0, MOST_AT_ONE_PLACE) : there
+  }
   /** The nearest end of a line that is not used yet, within reach. */
   const next = ([x, y]: Vec): { points: Vec[]; curve: number } | undefined => {
     let best: { curve: number; first: boolean } | undefined
-    let nearest: number = JOINED
+    let nearest = Infinity
     for (const dx of [-1, 0, 1])
       for (const dy of [-1, 0, 1])
-        for (const end of ends.get(cellOf(x + dx * JOINED, y + dy * JOINED)) ?? []) {
+        for (const end of unusedIn(cellOf(x + dx * JOINED, y + dy * JOINED))) {
           if (used.has(end.curve)) continue
           const { points } = curves[end.curve]!
           const off = distance(points[end.first ? 0 : points.length - 1]!, [x, y])
-          if (off <= nearest) [best, nearest] = [end, off]
+          // Of those at one place the first: it gets out of the way of the others.
+          if (off <= JOINED && off < nearest) [best, nearest] = [end, off]
         }
     if (!best) return undefined
     const { points } = curves[best.curve]!

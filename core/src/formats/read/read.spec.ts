@@ -290,3 +290,48 @@ describe('ten thousand broken and hostile files', () => {
     expect(slowest).toBeLessThan(HANGS)
   }, 120_000)
 })
+
+describe('a drawing made to be slow', () => {
+  const svg = (body: string) => `<svg xmlns="http://www.w3.org/2000/svg">${body}</svg>`
+  const points = (n: number) =>
+    Array.from({ length: n }, (_, i) => `${(i * 7) % 900} ${(i * 3) % 700}`).join(' ')
+
+  it.each([
+    ['a polygon of points beyond all outlines', svg(`<polygon points="${points(110_000)}"/>`), /more points/],
+    [
+      'a transform without end',
+      svg(`<path d="M0 0L9 9" transform="${'rotate(1) '.repeat(60_000)}"/>`),
+      /longer/,
+    ],
+    ['elements without end', svg('<g>'.repeat(30_000) + '</g>'.repeat(30_000)), /elements/],
+  ])('is refused before it is read: %s', (_what, text, why) => {
+    expect(() => readOutlines('a.svg', text)).toThrow(why)
+  })
+
+  it('is turned by groups in groups as by all that they say in one', () => {
+    const [turns, line] = [
+      'rotate(30) translate(4 1) scale(1.5 0.8)',
+      '<path d="M0 0L30 10C40 0 50 5 60 60Z"/>',
+    ]
+    const nested = svg(
+      `<g transform="rotate(30)"><g transform="translate(4 1)"><g transform="scale(1.5 0.8)">${line}</g></g></g>`,
+    )
+    const [one] = readOutlines('a.svg', nested).curves
+    const [other] = readOutlines('a.svg', svg(`<g transform="${turns}">${line}</g>`)).curves
+    expect(one!.points).toHaveLength(other!.points.length)
+    one!.points.forEach(([x, y], i) => {
+      expect(x).toBeCloseTo(other!.points[i]![0], 6)
+      expect(y).toBeCloseTo(other!.points[i]![1], 6)
+    })
+  })
+
+  it('of lines that all end at one place is joined two by two, none lost', () => {
+    const spokes = Array.from(
+      { length: 3_001 },
+      (_, i) => `<line x1="0" y1="0" x2="${(i % 70) + 1}" y2="${i}"/>`,
+    )
+    const { curves } = readOutlines('a.svg', svg(spokes.join('')))
+    expect(curves).toHaveLength(1_501)
+    expect(curves.reduce((sum, one) => sum + one.points.length, 0)).toBe(1_500 * 3 + 2)
+  })
+})

@@ -3,6 +3,7 @@ import svgpath from 'svgpath'
 import type { Vec } from '../../geometry/vector'
 import { Budget, MM, Unreadable, type ReadCurve, type ReadOutlines } from './curves'
 import { bezier, svgArc } from './flatten'
+import { checkSvgForm } from './svg-form'
 
 /** Groups may lie in groups so deep; deeper no program draws. */
 const DEEPEST = 100
@@ -24,6 +25,7 @@ export function readSvg(text: string): ReadOutlines {
   // Entities can be made to grow without end, and no outline needs a document type of its own.
   if (/<!(DOCTYPE[^>]*\[|ENTITY)/i.test(text))
     throw new Unreadable('The file declares entities of its own. Save it as a plain SVG.')
+  checkSvgForm(text)
   const root = parsed(text)
   const budget = new Budget()
   const { scale, unit, questions } = sizeOf(root)
@@ -34,7 +36,7 @@ export function readSvg(text: string): ReadOutlines {
     const name = element.nodeName.replace(/^.*:/, '')
     if (['defs', 'clipPath', 'mask', 'symbol', 'pattern', 'marker', 'style', 'script'].includes(name)) return
     if (name === 'use' || name === 'image' || name === 'text') skipped++
-    const own = `${turns} ${element.getAttribute('transform') ?? ''}`.trim()
+    const own = turned(turns, element.getAttribute('transform') ?? '')
     const named =
       element.getAttribute('data-layer') ??
       element.getAttribute('inkscape:label') ??
@@ -56,6 +58,17 @@ export function readSvg(text: string): ReadOutlines {
       'Words, pictures and copies in the file are not read: are the lines you want drawn as paths?',
     )
   return { curves, unit, questions }
+}
+
+/** All that turns and scales a line as one matrix: groups in groups would write a longer sentence at each line. */
+function turned(turns: string, transform: string): string {
+  if (transform.trim() === '') return turns
+  const places: Vec[] = []
+  svgpath('M0 0L1 0L0 1')
+    .transform(`${turns} ${transform}`)
+    .iterate((segment) => void places.push([Number(segment[1]), Number(segment[2])]))
+  const [[e, f], [ax, ay], [cx, cy]] = places as [Vec, Vec, Vec]
+  return `matrix(${[ax - e, ay - f, cx - e, cy - f, e, f].join(' ')})`
 }
 
 const isElement = (node: unknown): node is Read => (node as { nodeType?: number }).nodeType === 1

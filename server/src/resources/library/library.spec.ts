@@ -8,13 +8,17 @@ import {
   type IncomingMessage,
   type Server,
 } from 'node:http'
+import { readdirSync, statSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
+import { join } from 'node:path'
 import { json, text } from 'node:stream/consumers'
 import fc from 'fast-check'
 import request from 'supertest'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { broken, hostile, somewhere } from '../../testing/broken'
 import { addHorse, bringIn, FOOT, inPieces, libraryOf, makeBed, SHOE, type Bed } from '../../testing'
+import { passingFolder } from '../../database/files'
+import { alone } from '../../http/route'
 import { takeLibrary } from './in'
 import { openPractice } from '../../practice'
 import { HANGS, worked } from '@crescent/core/testing/hangs'
@@ -152,37 +156,62 @@ describe('while a library comes in', () => {
     })
     sending.on('error', () => undefined)
     sending.write(library.slice(0, library.length / 2))
-    const busy = () => request(server).post('/api/backup')
-    // It has begun when somebody who would write is asked to come again.
-    for (let i = 0; i < 100 && (await busy()).status !== 503; i++)
-      await new Promise((done) => setTimeout(done, 10))
+    await arrived(() => partSize() > 0)
   })
   afterEach(() => {
     server.closeAllConnections()
     server.close()
   })
 
-  it('reading goes on, and who would write is asked to come again', async () => {
-    const { body } = await request(server).get('/api/horses').expect(200)
-    expect(body).toEqual([])
-    await request(server).post('/api/plan').send({ foot: FOOT, shoe: SHOE }).expect(200)
-    const refused = await request(server).put(`/api/horses/${randomUUID()}`).send({}).expect(503)
-    expect(refused.body.errors[0].message).toContain('A library is being brought in')
+  /** What has arrived of it lies in a file that only passes through. */
+  const passing = () => passingFolder(bed.dataFolder)
+  const partSize = () =>
+    readdirSync(passing()).reduce((sum, name) => sum + statSync(join(passing(), name)).size, 0)
+  const arrived = async (there: () => boolean) => {
+    for (let i = 0; i < 200 && !there(); i++) await new Promise((done) => setTimeout(done, 10))
+    expect(there()).toBe(true)
+  }
+
+  it('slowly, or stops half way, others read and write as ever; then it is taken', async () => {
+    const { horse } = addHorse(bed.practice, 'Mine')
+    expect((await request(server).get('/api/horses').expect(200)).body).toHaveLength(1)
+    await request(server)
+      .put(`/api/horses/${horse.id}`)
+      .send({ ...horse, notes: 'Stored meanwhile.' })
+      .expect(200)
+    await request(server).post('/api/backup').expect(200)
     sending.end(library.slice(library.length / 2))
     const [answer] = (await once(sending, 'response')) as [IncomingMessage]
     expect(await json(answer)).toMatchObject({ added: 120, unchanged: 0 })
-    expect(bed.practice.horses.list()).toHaveLength(40)
-    await request(server).post('/api/backup').expect(200)
+    expect(bed.practice.horses.list()).toHaveLength(41)
+    expect(bed.practice.horses.get(horse.id)!.notes).toBe('Stored meanwhile.')
+    expect(readdirSync(passing())).toEqual([])
   })
 
   it('broken off half way it leaves nothing, and the next is taken', async () => {
     sending.destroy()
-    for (let i = 0; i < 100 && (await request(server).post('/api/backup')).status === 503; i++)
-      await new Promise((done) => setTimeout(done, 10))
+    await arrived(() => readdirSync(passing()).length === 0)
     expect([bed.practice.owners.list(), bed.practice.horses.list()]).toEqual([[], []])
     expect((await bringIn(bed, library)).added).toBe(120)
   })
+
+  it('while it is taken who would write is asked to come again, and when', async () => {
+    sending.destroy()
+    const taking = bringInAlone(bed, library)
+    const refused = await request(server).put(`/api/horses/${randomUUID()}`).send({}).expect(503)
+    expect(refused.body.errors[0].message).toContain('A library is being brought in')
+    expect(Number(refused.headers['retry-after'])).toBeGreaterThan(0)
+    await request(server).post('/api/plan').send({ foot: FOOT, shoe: SHOE }).expect(200)
+    expect((await taking).added).toBe(120)
+  })
 })
+
+const bringInAlone = (of: Bed, library: string) =>
+  alone(of.practice, 'A library is being brought in', async () => {
+    // So long that a request comes in the middle of it.
+    await new Promise((done) => setTimeout(done, 300))
+    return bringIn(of, library)
+  })
 
 /** The same library of other horses: nothing of it is there yet. */
 function anew<T>(library: T): T {

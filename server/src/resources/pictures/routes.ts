@@ -4,7 +4,7 @@ import { Conflict } from '../../database/record-table'
 import { BadRequest, NotFound } from '../../http/door'
 import { alone, withBody, type Route, type RouteContext } from '../../http/route'
 import { recordRoutes } from '../record-routes'
-import { writeOver } from '../safekeeping/written-over'
+import { makeSmaller, writeOver } from '../safekeeping/written-over'
 import { keptPicture } from './kept-picture'
 import { madeSmaller, THUMBNAIL } from './made-smaller'
 import { canBeThinned, thinOut } from './thin-out'
@@ -81,7 +81,7 @@ export const pictureRoutes: Route[] = [
       alone(practice, 'Pictures are being made smaller', async () => {
         const done = await thinOut(practice, before)
         // Room in the file is given back to the disk.
-        if (done.pictures > 0) await writeOver(practice)
+        if (done.pictures > 0) await makeSmaller(practice)
         return done
       }),
   }),

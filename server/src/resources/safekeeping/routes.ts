@@ -4,8 +4,7 @@ import { createReadStream, createWriteStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
 import { basename, join } from 'node:path'
 import { Readable } from 'node:stream'
-import { finished, pipeline } from 'node:stream/promises'
-import type { Request } from 'express'
+import { pipeline } from 'node:stream/promises'
 import * as z from 'zod'
 import { backupFolder, backupName, backUp, backUpInto } from '../../database/backup'
 import { passingFolder } from '../../database/files'
@@ -20,13 +19,6 @@ import { libraryInWords } from '../library/words'
 import { alone, type Route } from '../../http/route'
 
 const libraryQuery = z.object({ horse: z.uuid().optional() })
-
-/** What of a body nobody looks at any more is let through: a sender hears the answer only once it has sent all. */
-async function passOver(request: Request): Promise<void> {
-  if (request.readableEnded || request.destroyed) return
-  request.resume()
-  await finished(request).catch(() => undefined)
-}
 
 /** Backup of the whole database, and the library as one open file out and in. */
 export const safekeepingRoutes: Route[] = [
@@ -115,18 +107,23 @@ export const safekeepingRoutes: Route[] = [
       503: 'Another is being brought in',
     },
     streams: true,
-    run: ({ practice, request, response }) =>
-      alone(practice, 'A library is being brought in', async () => {
-        try {
-          // Left half read, the request must stay: its answer goes out on the same connection.
-          return await importLibrary(practice.db.name, request.iterator({ destroyOnReturn: false }))
-        } catch (error) {
-          await passOver(request)
-          response.set('Connection', 'close')
-          throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
-        } finally {
-          forgetStamps(practice.db)
-        }
-      }),
+    run: async ({ practice, dataFolder, request }) => {
+      const file = join(passingFolder(dataFolder), `${randomUUID()}.json`)
+      try {
+        // Taken whole first: who sends slowly, or stops, holds nobody up.
+        await pipeline(request, createWriteStream(file, { mode: 0o600 }))
+        return await alone(practice, 'A library is being brought in', async () => {
+          try {
+            return await importLibrary(practice.db.name, createReadStream(file))
+          } finally {
+            forgetStamps(practice.db)
+          }
+        })
+      } catch (error) {
+        throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
+      } finally {
+        await rm(file, { force: true })
+      }
+    },
   },
 ]
