@@ -1,5 +1,6 @@
 import compression from 'compression'
-import express, { type Express, type Router } from 'express'
+import { join } from 'node:path'
+import express, { type Express, type RequestHandler, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { pino, type Logger } from 'pino'
 import type { Config } from './config'
@@ -16,6 +17,8 @@ import { pageGuards } from './http/page-guards'
 import { requestLog } from './http/request-log'
 import { handler } from './http/route'
 import { serveScreens } from './http/screens'
+import { privateFolder } from './database/files'
+import { Sessions } from './http/sessions'
 import { open, SESSION_ROUTES, signIn } from './http/sign-in'
 import { routes } from './resources'
 
@@ -35,6 +38,8 @@ export function makeApp(
 ): Express {
   const app = express()
   app.disable('x-powered-by')
+  // Callers are counted by their address: behind a proxy by what it says, where it is one that was named.
+  if (config.proxy !== undefined) app.set('trust proxy', config.proxy)
   // Answers are never kept by who asked (no-store): a mark to ask by again would be worked out for nobody.
   app.disable('etag')
   app.use(pageGuards())
@@ -49,7 +54,15 @@ export function makeApp(
   return app
 }
 
-function api(practice: Practice, { password, dataFolder }: Config, beside: Beside): Router {
+/** Everybody on this machine is let in, or who knows the password. */
+function door({ password, dataFolder, origin }: Config): RequestHandler {
+  if (password === undefined) return open
+  const sessions = new Sessions(join(privateFolder(dataFolder), 'sessions.sqlite'), password)
+  return signIn({ password, sessions, secure: origin?.protocol === 'https:' })
+}
+
+function api(practice: Practice, config: Config, beside: Beside): Router {
+  const { dataFolder } = config
   const router = express.Router()
   // Enough for the quickest hand, not for a script gone wild.
   router.use(
@@ -59,13 +72,15 @@ function api(practice: Practice, { password, dataFolder }: Config, beside: Besid
       standardHeaders: 'draft-8',
       legacyHeaders: false,
       store: new MonotonicStore(WINDOW),
+      // Anybody may send such a header; it counts only from a proxy that was named.
+      validate: { xForwardedForHeader: false },
     }),
   )
   router.use((_request, response, next) => {
     response.set('Cache-Control', 'no-store')
     next()
   })
-  router.use(password === undefined ? open : signIn(password))
+  router.use(door(config))
   router.get('/openapi.json', (_request, response) => void response.json(describedRoutes()))
   const readJson = express.json({ limit: '1mb' })
   const kept = new KeptAnswers(practice)

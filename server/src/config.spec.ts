@@ -19,6 +19,16 @@ describe('readConfig', () => {
     })
   })
 
+  it('believes only proxies that are named by their addresses', () => {
+    expect(readConfig({ CRESCENT_PROXY: '127.0.0.1, 10.0.0.0/8,::1' }).proxy).toEqual([
+      '127.0.0.1',
+      '10.0.0.0/8',
+      '::1',
+    ])
+    for (const wrong of ['proxy.local', '10.0.0.0/33', '10.0.0', 'true', '1.2.3.4/8/9'])
+      expect(() => readConfig({ CRESCENT_PROXY: wrong })).toThrow(/is no address like/)
+  })
+
   it('takes what is set to nothing as not set', () => {
     expect(readConfig({ CRESCENT_HOST: '', CRESCENT_PORT: ' ' })).toMatchObject({
       host: '127.0.0.1',

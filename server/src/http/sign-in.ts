@@ -1,17 +1,11 @@
-import { createHash, randomBytes, scryptSync, timingSafeEqual } from 'node:crypto'
 import type { Request, RequestHandler, Response } from 'express'
 import express from 'express'
 import * as z from 'zod'
 import type { Refusal } from '@crescent/core'
 import { read } from './door'
+import { Passwords, type RefusedPassword } from './passwords'
+import { STAYS, type Sessions } from './sessions'
 import type { DescribedRoute } from './route'
-
-const COOKIE = 'crescent'
-/** How long somebody stays signed in, ms of a clock that only runs on. */
-const STAYS = 30 * 24 * 3_600_000
-/** So many wrong passwords in a row cost nothing; each further one doubles the wait, up to a minute. */
-const FREE_TRIES = 3
-const LONGEST_WAIT = 60_000
 
 /** What programs read again and again that keep no session: they send the password with each request (RFC 7617). */
 const FEEDS: readonly string[] = ['/calendar.ics']
@@ -19,75 +13,87 @@ const ASKED = 'Sign in with the password of this practice'
 
 const signInSchema = z.object({ password: z.string().max(1_000) })
 
+/** What the door needs to know. */
+interface Door {
+  password: string
+  /** Where it is kept who is signed in. */
+  sessions: Sessions
+  /** It is opened at an address with https: then the cookie goes nowhere else. */
+  secure: boolean
+}
+
 /**
  * One password for the practice, until there are accounts. Only its scrypt hash is held; a session is a random token in
  * a cookie that scripts cannot read and other sites do not send. A calendar that reads the feed sends the password itself.
  *
  * @returns what is mounted before the routes: it answers `/session` and keeps everybody out who did not sign in
  */
-export function signIn(password: string): RequestHandler {
-  const salt = randomBytes(16)
-  const hash = scryptSync(password, salt, 32)
-  // Tokens are held as hashes: who could read this memory could not sign in with it.
-  const sessions = new Map<string, number>()
-  let wrong = 0
-  let waitUntil = 0
-
-  const isIn = (request: Request): boolean => {
-    const until = sessions.get(digest(tokenOf(request)))
-    return until !== undefined && until > performance.now()
-  }
-
-  /** Judges a password: right, or how it is refused. */
-  const judge = (given: string): { status: 401 | 429; wait?: number; message: string } | undefined => {
-    const wait = Math.ceil((waitUntil - performance.now()) / 1_000)
-    if (wait > 0) return { status: 429, wait, message: `Too many wrong passwords: wait ${wait} s` }
-    if (!timingSafeEqual(scryptSync(given, salt, 32), hash)) {
-      wrong++
-      if (wrong >= FREE_TRIES)
-        waitUntil = performance.now() + Math.min(LONGEST_WAIT, 1_000 * 2 ** (wrong - FREE_TRIES))
-      return { status: 401, message: 'This is not the password of this practice' }
-    }
-    wrong = 0
-    return undefined
-  }
-  const turnAway = (response: Response, { status, wait, message }: NonNullable<ReturnType<typeof judge>>) => {
+export function signIn({ password, sessions, secure }: Door): RequestHandler {
+  const passwords = new Passwords(password)
+  // The prefix has browsers see to it that no other address of the host set it (RFC 6265bis, cookie name prefixes).
+  const name = secure ? '__Host-crescent' : 'crescent'
+  const cookie = (token: string, seconds: number): string =>
+    `${name}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${seconds}${secure ? '; Secure' : ''}`
+  const sessionOf = (request: Request) => sessions.of(tokensOf(request, name))
+  const turnAway = (response: Response, { status, wait, message }: RefusedPassword) => {
     if (wait !== undefined) response.set('Retry-After', String(wait))
     refuse(response, status, message)
   }
 
   const router = express.Router()
-  router.get('/session', (request, response) => void response.json({ needed: true, in: isIn(request) }))
-  router.post('/session', express.json({ limit: '4kb' }), (request, response) => {
+  router.get('/session', (request, response) => {
+    response.json({ needed: true, in: sessionOf(request) !== undefined })
+  })
+  router.post('/session', express.json({ limit: '4kb' }), async (request, response) => {
     const { password: given } = read(signInSchema, request.body)
-    const refused = judge(given)
+    const refused = await passwords.judge(callerOf(request), given)
     if (refused) return turnAway(response, refused)
-    const token = randomBytes(32).toString('base64url')
-    for (const [one, until] of sessions) if (until <= performance.now()) sessions.delete(one)
-    sessions.set(digest(token), performance.now() + STAYS)
+    const token = sessions.begin(request.headers['user-agent'] ?? '')
     response.set('Set-Cookie', cookie(token, STAYS / 1_000))
     response.json({ needed: true, in: true })
   })
   router.post('/session/end', (request, response) => {
-    sessions.delete(digest(tokenOf(request)))
+    const own = sessionOf(request)
+    if (own) sessions.end(own.id)
     response.set('Set-Cookie', cookie('', 0))
     response.json({ needed: true, in: false })
   })
-  router.use((request, response, next) => {
-    if (isIn(request)) return next()
+  router.use(async (request, response, next) => {
+    if (sessionOf(request)) return next()
     if (request.method === 'GET' && FEEDS.includes(request.path)) {
       const given = basicPassword(request.headers.authorization)
-      const refused = given === undefined ? { status: 401 as const, message: ASKED } : judge(given)
+      const refused =
+        given === undefined
+          ? { status: 401 as const, message: ASKED }
+          : await passwords.judge(callerOf(request), given)
       if (!refused) return next()
       response.set('WWW-Authenticate', 'Basic realm="Crescent", charset="UTF-8"')
       return turnAway(response, refused)
     }
     refuse(response, 401, ASKED)
   })
+  router.get('/session/all', (request, response) => {
+    const own = sessionOf(request)
+    response.json(sessions.all().map((one) => ({ ...one, own: one.id === own?.id })))
+  })
+  router.post('/session/:id/end', (request, response) => {
+    sessions.end(request.params['id'] as string)
+    response.json({ needed: true, in: sessionOf(request) !== undefined })
+  })
   return router
 }
 
 const sessionSchema = z.object({ needed: z.boolean().describe('a password is'), in: z.boolean() }).strict()
+
+const listedSchema = z
+  .object({
+    id: z.string(),
+    begun: z.iso.datetime(),
+    seen: z.iso.datetime(),
+    what: z.string().describe('what the browser calls itself'),
+    own: z.boolean().describe('the one that asks'),
+  })
+  .strict()
 
 /** The ways in, as the description tells of them; they are answered before all other routes. */
 export const SESSION_ROUTES = [
@@ -103,7 +109,7 @@ export const SESSION_ROUTES = [
     summary: 'Sign in: the answer sets the session cookie. Only where a password is needed',
     answer: sessionSchema,
     body: signInSchema,
-    answers: { 401: 'Not the password of this practice', 429: 'Too many wrong ones: wait' },
+    answers: { 401: 'Not the password of this practice', 429: 'Too many at once: wait' },
   },
   {
     method: 'post',
@@ -111,7 +117,22 @@ export const SESSION_ROUTES = [
     summary: 'Sign out. Only where a password is needed',
     answer: sessionSchema,
   },
+  {
+    method: 'get',
+    path: '/session/all',
+    summary: 'Who is signed in, used last first. Only where a password is needed',
+    answer: z.array(listedSchema),
+  },
+  {
+    method: 'post',
+    path: '/session/:id/end',
+    summary: 'Sign somebody out, on a telephone that was lost. Only where a password is needed',
+    answer: sessionSchema,
+  },
 ] as const satisfies readonly DescribedRoute[]
+
+/** Who asks: by the address, or what a proxy that is trusted says it is. */
+const callerOf = (request: Request): string => request.ip ?? ''
 
 /** Where no password is set everybody on this machine is in. */
 export const open: RequestHandler = (request, response, next) => {
@@ -122,9 +143,6 @@ export const open: RequestHandler = (request, response, next) => {
 const refuse = (response: Response, status: number, message: string) =>
   response.status(status).json({ errors: [{ path: '', message }] } satisfies Refusal)
 
-const cookie = (token: string, seconds: number): string =>
-  `${COOKIE}=${token}; HttpOnly; SameSite=Strict; Path=/; Max-Age=${seconds}`
-
 /** The password of an Authorization header; whatever name stands before it. */
 function basicPassword(header: string | undefined): string | undefined {
   const [, encoded] = /^Basic ([\w+/=]{1,2000})$/i.exec(header ?? '') ?? []
@@ -133,9 +151,12 @@ function basicPassword(header: string | undefined): string | undefined {
   return colon < 0 ? undefined : pair!.slice(colon + 1)
 }
 
-const digest = (token: string): string => createHash('sha256').update(token).digest('hex')
-
-function tokenOf(request: Request): string {
-  const all = request.headers.cookie ?? ''
-  return /(?:^|;\s*)crescent=([\w-]+)/.exec(all)?.[1] ?? ''
+/** Every token of this name: one that another page of the host set does not stand in the way of ours. */
+function tokensOf(request: Request, name: string): string[] {
+  return (request.headers.cookie ?? '')
+    .split(';')
+    .map((part) => part.trim().split('='))
+    .filter(([key, token]) => key === name && /^[\w-]{20,100}$/.test(token ?? ''))
+    .map(([, token]) => token!)
+    .slice(0, 10)
 }

@@ -1,3 +1,4 @@
+import { dayOn } from '../database/day-on'
 import {
   checkJob,
   checkSize,
@@ -25,7 +26,7 @@ const DAY = 24 * 3_600_000
 /** What of a record cannot be though its form is right. The same for what is sent and for what is brought in. */
 export const CHECKS = {
   visit: ({ date, state }: Visit): Problem[] => {
-    const last = new Date(Date.now() + AHEAD_DAYS * DAY).toISOString().slice(0, 10)
+    const last = dayOn(new Date(Date.now() + AHEAD_DAYS * DAY))
     return state === 'done' && date > last
       ? [problem('date', `A visit that is finished lies between 1990-01-01 and ${last}`)]
       : []

@@ -1,3 +1,4 @@
+import { dayOn } from '../../database/day-on'
 import { importReportSchema, lossesSchema } from '@crescent/core/records/index'
 import { randomUUID } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
@@ -83,7 +84,7 @@ export const safekeepingRoutes: Route[] = [
     query: { horse: 'id of a horse: only it, with its owner' },
     run: async ({ practice, request, response }) => {
       const { horse } = read(libraryQuery, request.query)
-      const day = new Date().toISOString().slice(0, 10)
+      const day = dayOn(new Date())
       const pieces = libraryText(practice.db.name, horse)
       // What cannot be read is refused in words; once the answer has begun it could only break off.
       const first = await pieces.next()

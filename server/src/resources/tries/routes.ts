@@ -1,3 +1,4 @@
+import { dayOn } from '../../database/day-on'
 import * as z from 'zod'
 import { triesOverTime } from '@crescent/core/anvil'
 import { datedTrySchema, trySchema } from '@crescent/core/records/index'
@@ -29,7 +30,7 @@ export const tryRoutes: Route[] = [
       'Which corrections come back, the usual error of first shapes by branch, what a shoe takes: the last two years',
     answer: overTimeSchema,
     run: ({ practice }) => {
-      const since = new Date(Date.now() - LOOKED_BACK * DAY).toISOString().slice(0, 10)
+      const since = dayOn(new Date(Date.now() - LOOKED_BACK * DAY))
       return triesOverTime(practice.tries.dated({ since }))
     },
   },
