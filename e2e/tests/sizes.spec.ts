@@ -144,7 +144,7 @@ test.describe('factory sizes', () => {
     await expect(dialog.getByRole('alert')).toContainText('label, kind, feet, web, thickness are missing')
     await choose(CSV)
     await expect(dialog.getByRole('status')).toContainText('1 of 2 rows can be kept')
-    await expect(dialog.getByText('kind: brass: one of')).toBeVisible()
+    await expect(dialog.getByText('kind: “brass” is none of')).toBeVisible()
     await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled()
     await choose(CSV.replace('brass', 'plain steel'))
     await dialog.getByRole('button', { name: 'Keep 2' }).click()

@@ -4,6 +4,9 @@ import { once } from 'node:events'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { planShoe, snapshotOf, type StoredPattern } from '@crescent/core'
+import { pino } from 'pino'
+import { makeApp } from '../src/app'
+import { besideInThreads } from '../src/http/beside/pool'
 import { FOOT, makeBed, SHOE } from '../src/testing'
 
 export const HORSES = 5_000
@@ -86,12 +89,23 @@ practice.db.transaction(() => {
   }
 })()
 
-const server = createServer(bed.app).listen(0, '127.0.0.1')
+// With threads beside, as the server runs.
+const beside = besideInThreads()
+const config = {
+  dataFolder: bed.dataFolder,
+  host: '127.0.0.1',
+  port: 0,
+  webFolder: bed.dataFolder,
+  logLevel: 'silent',
+}
+const app = makeApp(practice, config, pino({ level: 'silent' }), beside)
+const server = createServer(app).listen(0, '127.0.0.1')
 await once(server, 'listening')
 export const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`
 
 export function close(): void {
   server.close()
   server.closeAllConnections()
+  void beside.close()
   bed.remove()
 }

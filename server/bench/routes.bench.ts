@@ -1,6 +1,7 @@
 // What is read every day, over a practice of 5,000 horses with 60,000 visits. With --json one line for a program.
 import { FOOT } from '../src/testing'
 import { base, close, HORSES, ids, VISITS_EACH, word } from './big-practice'
+import { heldFigures } from './held'
 
 const REQUESTS = 400
 const json = process.argv.includes('--json')
@@ -62,5 +63,6 @@ await measure(
 await measure('nails as they came out', 'turning', () => '/nails/turning', 25)
 await measure('practice', 'practice', () => '/practice', 25)
 await measure('health', 'health', () => '/health', 25)
+Object.assign(figures, await heldFigures((line) => !json && console.log(line)))
 if (json) console.log(JSON.stringify(figures))
 close()

@@ -22,16 +22,7 @@ export const databaseFile = (dataFolder: string): string => join(dataFolder, 'cr
  */
 export function openDatabase(file: string): Db {
   privateFolder(dirname(file))
-  const db = new Database(file)
-  chmodSync(file, PRIVATE_FILE)
-  db.pragma('journal_mode = WAL')
-  // FULL: once a save is answered it survives a power cut, not only a crash of this process.
-  db.pragma('synchronous = FULL')
-  db.pragma('foreign_keys = ON')
-  // Whoever waits here holds up everybody: what comes while another writes is told to come again.
-  db.pragma(`busy_timeout = ${MOST_WAIT}`)
-  // What is erased is written over, not only forgotten.
-  db.pragma('secure_delete = ON')
+  const db = connected(file)
   try {
     makeTables(db)
     putStampsRight(db)
@@ -49,6 +40,28 @@ function addFunctions(db: Db): void {
   db.function('stops_of', { deterministic: true }, (vet, feet, acknowledged) =>
     stopsText(asLook(String(vet), String(feet), String(acknowledged))),
   )
+}
+
+/** Another connection to a database that is open and up to date, to store something beside. */
+export function openAgain(file: string): Db {
+  const db = connected(file)
+  addFunctions(db)
+  return db
+}
+
+/** A connection as everybody has it who stores. */
+function connected(file: string): Db {
+  const db = new Database(file)
+  chmodSync(file, PRIVATE_FILE)
+  db.pragma('journal_mode = WAL')
+  // FULL: once a save is answered it survives a power cut, not only a crash of this process.
+  db.pragma('synchronous = FULL')
+  db.pragma('foreign_keys = ON')
+  // Whoever waits here holds up everybody: what comes while another writes is told to come again.
+  db.pragma(`busy_timeout = ${MOST_WAIT}`)
+  // What is erased is written over, not only forgotten.
+  db.pragma('secure_delete = ON')
+  return db
 }
 
 /**

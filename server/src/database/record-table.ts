@@ -34,11 +34,7 @@ export interface RecordTable<T extends Stored> extends Omit<RecordRows<T>, 'colu
    * @throws Conflict when somebody else changed it; Gone where it was erased
    */
   put(record: T): T
-  /**
-   * Stores a record that is not here yet just as it was elsewhere: version and stamps stay.
-   *
-   * @throws Gone where it was erased
-   */
+  /** Stores a record that is not here yet just as it was elsewhere: version and stamps stay. */
   bringIn(record: T): T
   /** All records one after the other, by id: for more than fit into memory. */
   each(): IterableIterator<T>
@@ -76,6 +72,7 @@ export function recordTable<T extends Stored>(
 
   const nameNow = namesOf(db)
   const isErased = erasedIn(db)
+  const notErased = db.prepare('DELETE FROM erased WHERE id = ?')
 
   const itself = (id: string): T | undefined => {
     const row = select.get(id) as Row | undefined
@@ -104,13 +101,15 @@ export function recordTable<T extends Stored>(
     },
     bringIn(sent) {
       const record = led(sent)
-      if (isErased(record.id)) throw new Gone()
-      const now = nextStamp(db)
+      // Whoever brings a file in says so: what was erased comes back by it, and by nothing else.
+      notErased.run(record.id)
+      const { createdAt, updatedAt } = record
+      const now = createdAt === undefined || updatedAt === undefined ? nextStamp(db) : ''
       const brought = {
         ...record,
         version: Math.max(1, record.version),
-        createdAt: record.createdAt ?? now,
-        updatedAt: record.updatedAt ?? now,
+        createdAt: createdAt ?? now,
+        updatedAt: updatedAt ?? now,
       }
       insert.run(toRow(brought))
       return brought

@@ -48,7 +48,7 @@ const isSet = (): boolean => Date.now() >= WRITTEN
  * would be newer, and beyond the year 9999 nothing could be stored at all. Where this clock was never set all stay.
  */
 export function putStampsRight(db: Db): void {
-  if (!isSet()) return
+  if (!isSet() || !anyAhead(db)) return
   db.transaction(() => {
     const last = new Date(latest()).toISOString()
     // Behind all that are believed: they came after them.
@@ -68,6 +68,14 @@ export function putStampsRight(db: Db): void {
   })()
   lasts.delete(db)
 }
+
+/** Looked at once for each table: it is done whenever data is opened. */
+const anyAhead = (db: Db): boolean =>
+  TABLES.some((table) => {
+    const sql = `SELECT max(updated_at) AS newest, min(updated_at) AS first, max(created_at) AS made FROM ${table}`
+    const { newest: last, first, made } = db.prepare(sql).get() as Record<string, string | null>
+    return [last, first, made].some((stamp) => stamp !== null && stamp !== undefined && isAhead(stamp))
+  })
 
 /** @param until only stamps up to this one count */
 function newest(db: Db, until = LAST): number {

@@ -44,7 +44,7 @@ const inFile = (word: string): boolean =>
   })
 
 describe('what was erased', () => {
-  it('is not stored again by a device that still has it, nor by a library that holds it', async () => {
+  it('is not stored again by a device that still has it, only by a file that is brought in', async () => {
     const library = await (async () => {
       shod('Ash', 'quillwort')
       return libraryOf(bed)
@@ -62,12 +62,14 @@ describe('what was erased', () => {
       const { body } = await api().put(`/api/${path}`).send(again).expect(410)
       expect(body.errors[0].message).toContain('erased for good')
     }
-    const report = await bringIn(bed, library)
-    expect(report.kept.map(({ kind }) => kind)).toEqual(
-      expect.arrayContaining(['horse', 'visit', 'pattern', 'foot']),
-    )
     expect(bed.practice.horses.list()).toEqual([])
     expect(inFile('quillwort')).toBe(false)
+    // Who brings in the file that was taken out first means it.
+    expect((await bringIn(bed, library)).added).toBeGreaterThan(3)
+    await api()
+      .put(`/api/horses/${horse!.id}`)
+      .send({ ...bed.practice.horses.get(horse!.id)! })
+      .expect(200)
   })
 
   it('takes the empty record with it that became one with it, and its name', async () => {

@@ -5,17 +5,19 @@ import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
 import { beside } from '../../database/beside'
 import { HEAD, LISTS } from './lists'
 import { isAhead } from '../../database/stamps'
-import { openPractice, type Practice } from '../../practice'
+import { openAgain } from '../../database/open'
+import { practiceOn, type Practice } from '../../practice'
 import type { Stored } from '../../database/record-rows'
-import { Gone } from '../../database/names'
 import { Conflict, sameContent } from '../../database/record-table'
 
 /** After so many problems the rest of a file is not looked at. */
 const ENOUGH_PROBLEMS = 100
 /** As many that were kept are named. */
 const NAMED = 200
+/** So many letters are read at once: a whole piece of a file holds a hundred records. */
+const AT_ONCE = 8_192
 /** Others have their turn after so long, ms. */
-const TURN = 20
+const TURN = 8
 
 /**
  * Brings in a library as it arrives: what is not here is added as it was, what is here stays as it is. All or nothing: it
@@ -24,7 +26,7 @@ const TURN = 20
  * @throws BadRequest with what does not fit; nothing is brought in then, nor where the sender breaks off
  */
 export async function importLibrary(file: string, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
-  const practice = openPractice(file)
+  const practice = practiceOn(openAgain(file))
   try {
     // Everything at once goes from the log into the file afterwards, beside the work.
     practice.db.pragma('wal_autocheckpoint = 0')
@@ -91,8 +93,10 @@ async function* valuesOf(source: AsyncIterable<Uint8Array>): AsyncGenerator<Valu
   }
   try {
     for await (const piece of source) {
-      parser.write(piece)
-      yield* ready.splice(0)
+      for (let at = 0; at < piece.length; at += AT_ONCE) {
+        parser.write(piece.subarray(at, at + AT_ONCE))
+        yield* ready.splice(0)
+      }
     }
     if (!parser.isEnded) parser.end()
   } catch (error) {
@@ -196,13 +200,13 @@ class Intake {
   }
 }
 
-/** False where another record already stands for the same foot of the same visit, or it was erased here. */
+/** False where another record already stands for the same foot of the same visit. */
 function tryBringIn(bring: () => unknown): boolean {
   try {
     bring()
     return true
   } catch (error) {
-    if (error instanceof Conflict || error instanceof Gone) return false
+    if (error instanceof Conflict) return false
     throw error
   }
 }

@@ -24,7 +24,7 @@ beforeEach(() => {
   thin.mockReset()
   thin.mockImplementation(() => {
     left = { pictures: 0, bytes: 0 }
-    return of({ pictures: 3, bytes: 8_100_000 })
+    return of({ pictures: 3, bytes: 8_100_000, broken: 1 })
   })
   vi.useFakeTimers({ toFake: ['Date'], now: new Date('2026-03-01T12:00:00') })
   TestBed.configureTestingModule({
@@ -51,7 +51,9 @@ it('says what pictures weigh, which are old, and makes those smaller once that i
   expect(thin).not.toHaveBeenCalled()
   sure = true
   await view.press('Make them smaller')
-  await vi.waitFor(() => expect(view.text()).toContain('3 pictures made smaller: 8.1 MB less.'))
+  await vi.waitFor(() =>
+    expect(view.text()).toContain('3 pictures made smaller: 8.1 MB less. One picture cannot be read'),
+  )
   expect(thin).toHaveBeenCalledWith('2025-03-01')
   expect(view.text()).toContain('none that is large')
   expect(view.element.querySelector<HTMLButtonElement>('button')!.disabled).toBe(true)

@@ -111,7 +111,8 @@ export class PicturesKept {
     await this.trying(async () => {
       const done = await firstValueFrom(this.api.thinPictures(this.before()))
       await this.weigh()
-      this.said.set(`${pictures(done.pictures)} made smaller: ${megabytes(done.bytes)} less.`)
+      const broken = done.broken > 0 ? ` ${pictures(done.broken)} cannot be read, and stay as they are.` : ''
+      this.said.set(`${pictures(done.pictures)} made smaller: ${megabytes(done.bytes)} less.${broken}`)
     })
     this.busy.set(false)
   }

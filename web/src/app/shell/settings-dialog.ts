@@ -21,6 +21,7 @@ import { ask } from '../common/ask-dialog'
 import { lossesText } from './losses-text'
 import { PicturesKept } from './pictures-kept'
 import { OpenPractice } from './practice'
+import { SignedInList } from './signed-in'
 import { settingsActions, settingsFeature, type Settings } from '../state/settings/settings.feature'
 import { HelpButton } from '../help/help-button'
 
@@ -44,6 +45,7 @@ const CARD_WIDTH = 85.6
     MatSlider,
     MatSliderThumb,
     PicturesKept,
+    SignedInList,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-dialog.html',

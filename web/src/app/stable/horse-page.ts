@@ -169,7 +169,7 @@ export class HorsePageView {
     if (!record) return
     void this.dialogs
       .ask<boolean, JoinDialogData>(() => import('./join-dialog').then((m) => m.JoinDialog), {
-        data: { kind, id: record.id, name: record.name },
+        data: { kind, id: record.id, version: record.version, name: record.name },
         width: '480px',
       })
       .then((joined) => {

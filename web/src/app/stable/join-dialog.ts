@@ -8,18 +8,20 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog'
-import { Api, failureText } from '../state/api'
+import { Api, conflictOf, failureText } from '../state/api'
 import { HelpButton } from '../help/help-button'
 
 /** The record that is kept, and what kind it is. */
 export interface JoinDialogData {
   kind: 'horse' | 'owner'
   id: string
+  version: number
   name: string
 }
 
 interface Candidate {
   id: string
+  version: number
   name: string
   about: string
 }
@@ -114,8 +116,8 @@ export class JoinDialog {
       this.api.horses(search, false).subscribe({
         next: (all) =>
           show(
-            all.map(({ id, name, ownerName, place }) => ({
-              id,
+            all.map(({ id, version, name, ownerName, place }) => ({
+              ...{ id, version },
               name,
               about: [ownerName, place].filter(Boolean).join(', '),
             })),
@@ -126,8 +128,8 @@ export class JoinDialog {
       this.api.owners(search).subscribe({
         next: (all) =>
           show(
-            all.map(({ id, name, place, phone }) => ({
-              id,
+            all.map(({ id, version, name, place, phone }) => ({
+              ...{ id, version },
               name,
               about: [place, phone].filter(Boolean).join(', '),
             })),
@@ -138,11 +140,17 @@ export class JoinDialog {
 
   protected join(): void {
     this.sending.set(true)
-    this.api.join(this.data.kind, this.data.id, this.chosen()!.id).subscribe({
+    const { kind, id, version } = this.data
+    const { id: other, version: otherVersion } = this.chosen()!
+    this.api.join(kind, id, { other, version, otherVersion }).subscribe({
       next: () => this.dialog.close(true),
       error: (error: unknown) => {
         this.sending.set(false)
-        this.failure.set(failureText(error))
+        this.failure.set(
+          conflictOf(error)
+            ? 'One of the two was changed in another window since you opened it. Look at both again.'
+            : failureText(error),
+        )
       },
     })
   }

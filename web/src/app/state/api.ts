@@ -89,6 +89,17 @@ export interface SizesRead {
   kept: number
 }
 
+/** Somebody who is signed in. */
+export interface SignedIn {
+  id: string
+  begun: string
+  seen: string
+  /** What the browser calls itself. */
+  what: string
+  /** The one that asks. */
+  own: boolean
+}
+
 /** A drawn line as the outline of a foot, and what there is to say of it. */
 export interface PlacedOutline {
   foot: TracedFoot
@@ -132,8 +143,12 @@ export class Api {
   putOwner = (owner: Owner): Observable<Owner> => this.http.put<Owner>(`/api/owners/${owner.id}`, owner)
   putHorse = (horse: Horse): Observable<Horse> => this.http.put<Horse>(`/api/horses/${horse.id}`, horse)
   /** Takes another record of the same horse or owner into this one. */
-  join = (kind: 'horse' | 'owner', id: string, other: string): Observable<unknown> =>
-    this.http.post(`/api/${kind}s/${id}/join`, { other })
+  /** Two records become one, as they were seen. */
+  join = (
+    kind: 'horse' | 'owner',
+    id: string,
+    seen: { other: string; version: number; otherVersion: number },
+  ): Observable<unknown> => this.http.post(`/api/${kind}s/${id}/join`, seen)
   putVisit = (visit: Visit): Observable<Visit> => this.http.put<Visit>(`/api/visits/${visit.id}`, visit)
   /** A foot with the pattern made for it: both are stored or neither. */
   putShoeing = (shoeing: { pattern: Pattern; record: FootRecord }): Observable<Shoeing> =>
@@ -204,8 +219,8 @@ export class Api {
   picturesToThin = (before: string): Observable<{ pictures: number; bytes: number }> =>
     this.http.get<{ pictures: number; bytes: number }>('/api/pictures/thin', { params: { before } })
   /** Makes them smaller; answers how many were, and how many bytes that freed. */
-  thinPictures = (before: string): Observable<{ pictures: number; bytes: number }> =>
-    this.http.post<{ pictures: number; bytes: number }>('/api/pictures/thin', { before })
+  thinPictures = (before: string): Observable<{ pictures: number; bytes: number; broken: number }> =>
+    this.http.post<{ pictures: number; bytes: number; broken: number }>('/api/pictures/thin', { before })
   putPicture = (picture: StoredPicture): Observable<StoredPicture> =>
     this.http.put<StoredPicture>(`/api/pictures/${picture.id}`, picture)
   /** As many of the newest as are learned from, with the day and the horse of each. */
@@ -227,6 +242,11 @@ export class Api {
     this.http.post<{ kept: string }>('/api/restore', file, OCTETS)
   writeBackup = (): Observable<{ file: string }> => this.http.post<{ file: string }>('/api/backup', {})
   importLibrary = (file: Blob): Observable<Upload<ImportReport>> => upload<ImportReport>('/api/library', file)
+  session = (): Observable<{ needed: boolean; in: boolean }> =>
+    this.http.get<{ needed: boolean; in: boolean }>('/api/session')
+  /** Who is signed in; only where a password is needed. */
+  signedIn = (): Observable<SignedIn[]> => this.http.get<SignedIn[]>('/api/session/all')
+  signOut = (id: string): Observable<unknown> => this.http.post(`/api/session/${id}/end`, {})
   signIn = (password: string): Observable<unknown> => this.http.post('/api/session', { password })
   /** What would go with a record that is erased for good. */
   whatGoes = (kind: 'owner' | 'horse' | 'visit', id: string): Observable<Erasure> =>
