@@ -1,48 +1,12 @@
-import { randomUUID } from 'node:crypto'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { DIST } from './seeded'
-import { TestServer } from './server'
-
-/** What was done to the server once: how much had been answered or was there, and how much of it was gone afterwards. */
-export interface Outcome {
-  held: number
-  lost: number
-}
-
-/** One way to do it harm. */
-export interface Fault {
-  name: string
-  run: () => Promise<Outcome>
-}
-
-const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
-const some = (from: number, to: number) => from + Math.random() * (to - from)
-
-async function call(server: TestServer, method: string, path: string, body?: unknown): Promise<Response> {
-  return fetch(`${server.url}/api${path}`, {
-    method,
-    ...(body !== undefined && {
-      headers: { 'content-type': 'application/json' },
-      body: typeof body === 'string' || body instanceof Uint8Array ? body : JSON.stringify(body),
-    }),
-  } as RequestInit)
-}
-
-const horse = (name: string) => ({ id: randomUUID(), version: 0, name })
-
-/** Works with a server of its own, and takes it away afterwards. */
-async function withServer<T>(data: 'demo' | 'empty', work: (server: TestServer) => Promise<T>): Promise<T> {
-  const server = await TestServer.start(data)
-  try {
-    return await work(server)
-  } finally {
-    await server.stop()
-  }
-}
+import { call, count, horse, pause, some, withServer, type Fault, type Outcome } from './fault-tools'
+import { BESIDE_FAULTS } from './faults-beside'
+import type { TestServer } from './server'
 
 /** Writers that store one horse after the other until the server is gone; every id that was answered. */
 function writers(server: TestServer, count: number): Promise<string[][]> {
@@ -90,9 +54,6 @@ const horsesIn = (file: string): number => {
     db.close()
   }
 }
-const count = async (server: TestServer): Promise<number> =>
-  ((await (await call(server, 'GET', '/horses?limit=500')).json()) as unknown[]).length
-
 /** Either the one number or the other; anything between is a loss. */
 const eitherOr = (is: number, ...wanted: number[]): Outcome => ({
   held: Math.max(...wanted),
@@ -247,4 +208,5 @@ export const FAULTS: readonly Fault[] = [
       return { held: horses, lost: horses >= 12 ? 0 : 1 }
     },
   },
+  ...BESIDE_FAULTS,
 ]

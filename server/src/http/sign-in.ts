@@ -77,7 +77,7 @@ export function signIn({ password, sessions, secure }: Door): RequestHandler {
     response.json(sessions.all().map((one) => ({ ...one, own: one.id === own?.id })))
   })
   router.post('/session/:id/end', (request, response) => {
-    sessions.end(request.params['id'] as string)
+    sessions.end(request.params['id'])
     response.json({ needed: true, in: sessionOf(request) !== undefined })
   })
   return router

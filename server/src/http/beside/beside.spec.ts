@@ -5,7 +5,7 @@ import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } 
 import { makeApp } from '../../app'
 import { besideHere, FOOT, makeBed, SHOE, type Bed } from '../../testing'
 import { Busy } from '../door'
-import type { Answered, Asked } from './asked'
+import type { Asked } from './asked'
 import { besideInThreads, type Beside } from './pool'
 
 let bed: Bed
@@ -132,7 +132,7 @@ describe('answers that follow from what is stored', () => {
 
   it('tell who is asked to come again how soon', async () => {
     const full: Beside['ask'] = () => Promise.reject(new Busy('Much is being worked out at once'))
-    const app = appWith({ ...threads, ask: full as (...given: never[]) => Promise<Answered> })
+    const app = appWith({ ...threads, ask: full })
     const { headers, body } = await request(app).get('/api/round/week?date=2026-11-23').expect(503)
     expect(Number(headers['retry-after'])).toBeGreaterThan(0)
     expect(body.errors[0].message).toMatch(/Much is being worked out/)

@@ -23,10 +23,10 @@ export interface Beside {
    * @param gone ends the work where the asker has gone
    * @throws Busy where too many wait, or it took too long
    */
-  ask(kind: BesideKind, asked: Asked, gone: AbortSignal): Promise<Answered>
+  ask: (kind: BesideKind, asked: Asked, gone: AbortSignal) => Promise<Answered>
   /** Has a thread ready before somebody waits for it. */
-  warm(): void
-  close(): Promise<void>
+  warm: () => void
+  close: () => Promise<void>
 }
 
 /** One thread less than there are processors: the one that answers keeps its own. */

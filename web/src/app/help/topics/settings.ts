@@ -15,5 +15,8 @@ export const settings: HelpTopic = {
     {
       text: 'Back up now keeps a copy beside the data; Download a backup gives it to you as a file. Putting one back names first what would be lost, and keeps a copy of it.',
     },
+    {
+      text: 'Where a password is needed, who is signed in is listed: sign a telephone out that was lost.',
+    },
   ],
 }
