@@ -1,6 +1,5 @@
 import { existsSync } from 'node:fs'
 import { createServer } from 'node:http'
-import { pino } from 'pino'
 import { makeApp } from './app'
 import { failPlainly } from './commands/plainly'
 import { readConfig, type Config } from './config'
@@ -9,6 +8,7 @@ import { practiceFiles, tidy } from './database/files'
 import { databaseFile } from './database/open'
 import { openPractice, type Practice } from './practice'
 import { besideInThreads } from './http/beside/pool'
+import { openLog } from './http/log'
 import { finishSwap } from './database/swap'
 import { hasRoom, makeSmaller, writeOver } from './resources/safekeeping/written-over'
 import { alone } from './http/route'
@@ -25,7 +25,7 @@ const KEPT_OPEN = 90_000
 const PATIENCE = 10_000
 
 const [config, practice] = open()
-const log = pino({ level: config.logLevel })
+const log = openLog(config.logLevel, config.dataFolder)
 const beside = besideInThreads()
 const server = createServer(makeApp(practice, config, log, beside))
 

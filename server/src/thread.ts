@@ -1,7 +1,8 @@
 // What a thread beside runs: routes that would hold the server up, on a connection that only reads.
 import { statSync } from 'node:fs'
 import { answerAsked } from './http/beside/answer'
-import { routeKey, type Answered, type Asked } from './http/beside/asked'
+import { routeKey, type Asked } from './http/beside/asked'
+import { DataGone } from './database/faults'
 import { openToRead } from './database/open'
 import { practiceOn, type Practice } from './practice'
 import { routes } from './resources'
@@ -12,7 +13,9 @@ let open: { file: string; inode: number; practice: Practice } | undefined
 
 /** The practice of a file; opened anew where another file was put in its place. */
 function practiceOf(file: string): Practice {
-  const { ino } = statSync(file)
+  const there = statSync(file, { throwIfNoEntry: false })
+  if (!there) throw new DataGone('The data is not where it was: try again, or put its folder back')
+  const { ino } = there
   if (open?.file !== file || open.inode !== ino) {
     open?.practice.db.close()
     open = undefined
@@ -26,7 +29,7 @@ export default async function answer(asked: Asked | null): Promise<unknown> {
   if (!asked) return null
   const route = byKey.get(asked.route)
   if (!route) throw new Error(`No route ${asked.route}`)
-  const answered: Answered = await answerAsked(route, practiceOf(asked.file), asked)
+  const answered = await answerAsked(route, () => practiceOf(asked.file), asked)
   return 'file' in answered && typeof answered.file !== 'string'
     ? { ...answered, file: plain(answered.file) }
     : answered

@@ -1,5 +1,7 @@
-import type { Logger } from 'pino'
+import { stdSerializers, type Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
+
+const { err } = stdSerializers
 
 /** Writes down each request to the API. */
 export const requestLog = (logger: Logger) =>
@@ -14,5 +16,8 @@ export const requestLog = (logger: Logger) =>
         url: url.split('?')[0],
       }),
       res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
+      // Who is asked to come again is no fault of the server: a line, without the way it went through the code.
+      err: (error: Error) =>
+        error.message.startsWith('failed with status code') ? error.message : err(error),
     },
   })

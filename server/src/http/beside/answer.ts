@@ -7,10 +7,11 @@ import type { Answered, Asked, Said } from './asked'
 
 /**
  * Answers a request for a route outside of Express: what it does with the response is noted and done there later.
- * Never throws: a refusal is an answer too.
+ * Never throws, not where the data cannot be opened either: a refusal is an answer too.
  */
-export async function answerAsked(route: Route, practice: Practice, asked: Asked): Promise<Answered> {
+export async function answerAsked(route: Route, open: () => Practice, asked: Asked): Promise<Answered> {
   try {
+    const practice = open()
     const noted = new Noted()
     const { params, query, dataFolder } = asked
     const body = route.body ? read(route.body, bodyOf(asked)) : undefined

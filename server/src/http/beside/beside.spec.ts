@@ -78,6 +78,18 @@ describe('what is done in a thread', () => {
     expect(await calendar()).toContain('Tansy')
   })
 
+  it('is refused in words where the data is not there', async () => {
+    const away = {
+      ...asked('GET /round/week'),
+      file: `${bed.dataFolder}/none.sqlite`,
+      query: { date: '2026-11-23' },
+    }
+    const answered = await threads.ask('reading', away, never)
+    expect(answered).toMatchObject({
+      refused: [503, { errors: [{ message: expect.stringMatching(/not where it was/) }] }],
+    })
+  })
+
   it('is dropped when the asker has gone, and the next one is served', async () => {
     const gone = new AbortController()
     const given = threads.ask('reckoning', asked('POST /sizes/rank', { foot: FOOT }), gone.signal)

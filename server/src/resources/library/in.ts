@@ -16,6 +16,8 @@ const ENOUGH_PROBLEMS = 100
 const NAMED = 200
 /** So many letters are read at once: a whole piece of a file holds a hundred records. */
 const AT_ONCE = 8_192
+/** No record is longer, a picture with its file among them, letters: what goes on longer is not held to its end. */
+const LARGEST = 12_000_000
 /** Others have their turn after so long, ms. */
 const TURN = 8
 
@@ -82,6 +84,8 @@ async function* valuesOf(source: AsyncIterable<Uint8Array>): AsyncGenerator<Valu
   const paths = [...Object.keys(HEAD).map((key) => `$.${key}`), '$.*.*']
   const parser = new JSONParser({ paths, keepStack: false })
   let opened = false
+  /** Letters since the last value was whole. */
+  let since = 0
   parser.onToken = ({ token }) => {
     // A library is an object: of anything else no path would tell.
     if (!opened && token !== TokenType.LEFT_BRACE) throw new Error('no object')
@@ -95,6 +99,8 @@ async function* valuesOf(source: AsyncIterable<Uint8Array>): AsyncGenerator<Valu
     for await (const piece of source) {
       for (let at = 0; at < piece.length; at += AT_ONCE) {
         parser.write(piece.subarray(at, at + AT_ONCE))
+        since = ready.length > 0 ? 0 : since + AT_ONCE
+        if (since > LARGEST) throw new Error('a value without end')
         yield* ready.splice(0)
       }
     }

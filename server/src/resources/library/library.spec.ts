@@ -11,6 +11,7 @@ import {
 import { readdirSync, statSync } from 'node:fs'
 import type { AddressInfo } from 'node:net'
 import { join } from 'node:path'
+import { Readable } from 'node:stream'
 import { json, text } from 'node:stream/consumers'
 import fc from 'fast-check'
 import request from 'supertest'
@@ -138,6 +139,20 @@ describe('a library that comes in', () => {
     }
     server.close()
   })
+})
+
+it('is put down where a value of it has no end, before it fills the memory', async () => {
+  const piece = Buffer.from('x'.repeat(64 * 1024))
+  let sent = 0
+  function* endless() {
+    yield Buffer.from(
+      '{"format":"crescent-library","formatVersion":1,"exportedAt":"2026-11-23T10:00:00.000Z","owners":[{"id":"',
+    )
+    for (; sent < 250_000_000; sent += piece.length) yield piece
+  }
+  await expect(takeLibrary(bed.practice, Readable.from(endless()))).rejects.toThrow(/no library of Crescent/)
+  expect(sent).toBeLessThan(13_000_000)
+  expect(bed.practice.owners.list()).toEqual([])
 })
 
 describe('while a library comes in', () => {

@@ -345,6 +345,18 @@ describe('what cannot be', () => {
   })
 })
 
+it('a library cannot go out of a folder that is gone: it is said, and the connection stays', async () => {
+  const away = `${bed.dataFolder}-away`
+  renameSync(bed.dataFolder, away)
+  try {
+    const { body } = await request(bed.app).get('/api/library').expect(503)
+    expect(body.errors[0].message).toMatch(/data (cannot be opened|folder)/)
+    await request(bed.app).get('/api/health').expect(200)
+  } finally {
+    renameSync(away, bed.dataFolder)
+  }
+})
+
 describe('a file that is put back', () => {
   const api = () => request(bed.app)
   /** A sound backup of a practice with one horse and one visit, and the same file made bad. */

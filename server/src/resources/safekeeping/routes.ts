@@ -8,6 +8,7 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import * as z from 'zod'
 import { backupFolder, backupName, backUp, backUpInto } from '../../database/backup'
+import { checkStillThere } from '../../database/faults'
 import { passingFolder } from '../../database/files'
 import { importLibrary } from '../library/in'
 import { HEAD, LISTS } from '../library/lists'
@@ -85,6 +86,7 @@ export const safekeepingRoutes: Route[] = [
     run: async ({ practice, request, response }) => {
       const { horse } = read(libraryQuery, request.query)
       const day = dayOn(new Date())
+      checkStillThere(practice.db)
       const pieces = libraryText(practice.db.name, horse)
       // What cannot be read is refused in words; once the answer has begun it could only break off.
       const first = await pieces.next()

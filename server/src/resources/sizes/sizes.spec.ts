@@ -1,3 +1,5 @@
+import { request as httpRequest } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
 import request from 'supertest'
@@ -140,6 +142,35 @@ describe('the table as a file', () => {
     // Plain steel, polymer or plate-cored: it is not guessed, and the row is told by its name.
     expect(body.rows[2]).toMatchObject({ name: 'Hill 3', errors: [{ path: 'kind' }] })
     expect(body.unread).toEqual(['in stock'])
+  })
+
+  it('is measured as it comes, whoever says nothing of its length', async () => {
+    const server = bed.app.listen(0)
+    try {
+      const { port } = server.address() as AddressInfo
+      const piece = `${GOOD.repeat(1_000)}`
+      let sent = 0
+      const status = await new Promise((done) => {
+        const sending = httpRequest({ port, method: 'POST', path: '/api/sizes/csv' }, (answer) => {
+          answer.resume()
+          done(answer.statusCode)
+        })
+        // In pieces: nobody knows how many there will be.
+        sending.on('error', () => undefined)
+        sending.write(HEAD)
+        const next = () => {
+          if (sent > 40_000_000) return void sending.end()
+          sent += piece.length
+          if (sending.write(piece)) setImmediate(next)
+          else sending.once('drain', next)
+        }
+        next()
+      })
+      expect(status).toBe(413)
+    } finally {
+      server.closeAllConnections()
+      server.close()
+    }
   })
 
   it('says when a file is of another shape', async () => {
