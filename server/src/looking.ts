@@ -44,39 +44,12 @@ function foreignOnceUpToDate(file: string): string[] {
 
 /** Reads every record once, and the lists a day begins with. */
 function readAll(practice: Practice): void {
-  const {
-    owners,
-    horses,
-    visits,
-    patterns,
-    footRecords,
-    looks,
-    sizes,
-    tries,
-    jobs,
-    courses,
-    calls,
-    pictures,
-  } = practice
-  const tables = [
-    owners,
-    horses,
-    visits,
-    patterns,
-    footRecords,
-    looks,
-    sizes,
-    tries,
-    jobs,
-    courses,
-    calls,
-    pictures,
-  ]
-  for (const table of tables) for (const _record of table.each());
-  for (const _version of patterns.eachVersion());
-  practice.workshop.current()
-  practice.facts.current()
-  horses.allDue()
+  const { db: _db, facts, ...tables } = practice
+  for (const table of Object.values(tables)) for (const _record of table.each());
+  for (const _version of tables.patterns.eachVersion());
+  tables.workshop.current()
+  facts.current()
+  tables.horses.allDue()
 }
 
 function answer(): Looked {
