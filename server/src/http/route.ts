@@ -45,8 +45,11 @@ export interface Route {
    * body, its database only read, its response only said what it is and sent at once.
    */
   beside?: BesideKind
-  /** What of its answer is stored afterwards, here, in one go; it returns what is answered then. */
-  afterwards?: (context: Pick<RouteContext, 'practice' | 'request'>, answered: never) => unknown
+  /**
+   * What of its answer is stored afterwards, here, in one go: it returns what is answered then, or undefined where the
+   * answer goes out as it came. It reads the answer only where it needs it: a long one takes its time.
+   */
+  afterwards?: (context: Pick<RouteContext, 'practice' | 'request'>, answered: () => never) => unknown
   /** What it returns is answered as JSON, or as it is where it is {@link AsJson}; undefined where it wrote the response itself. */
   run: (context: RouteContext) => unknown
 }

@@ -1,13 +1,13 @@
 import type { Refusal } from '@crescent/core'
 
-/** What kind of work goes beside: each has its own patience. */
+/** What kind of work goes beside: how long it may take, and how much memory a thread of it may fill, MB. */
 export const BESIDE_KINDS = {
-  /** Worked out of what was sent. */
-  reckoning: { seconds: 15 },
-  /** Gone through in the database. */
-  reading: { seconds: 15 },
+  /** Worked out of what was sent: a ranking, bends, an outline. */
+  reckoning: { seconds: 15, memory: 384 },
+  /** Gone through in the database: a week, a calendar, a horse's library. */
+  reading: { seconds: 15, memory: 512 },
   /** Drawn as a file: paper, a solid. */
-  drawing: { seconds: 30 },
+  drawing: { seconds: 30, memory: 768 },
 } as const
 export type BesideKind = keyof typeof BESIDE_KINDS
 

@@ -33,8 +33,9 @@ export function besideHandler(
     if (!answered) return
     if (route.afterwards && 'json' in answered) {
       refuseBesideOthers(practice)
-      const stored = route.afterwards({ practice, request }, JSON.parse(answered.json) as never)
-      return sendJson(request, response, JSON.stringify(stored))
+      const { json } = answered
+      const stored = await route.afterwards({ practice, request }, () => JSON.parse(json) as never)
+      return sendJson(request, response, stored === undefined ? json : JSON.stringify(stored))
     }
     if (route.method === 'get') kept.keep(request.originalUrl, state, answered)
     send(request, response, answered)

@@ -1,13 +1,12 @@
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
+import pLimit from 'p-limit'
 import { Piscina } from 'piscina'
 import { Busy } from '../door'
 import { BESIDE_KINDS, type Answered, type Asked, type BesideKind } from './asked'
 
 /** As many wait for a thread; who comes after them is asked to come again. */
 const QUEUE = 24
-/** A thread that takes more is ended, MB. */
-const MOST_MEMORY = 768
 /** A thread nobody needs is ended after so long, ms. */
 const IDLE = 120_000
 
@@ -32,16 +31,24 @@ export interface Beside {
 /** One thread less than there are processors: the one that answers keeps its own. */
 const THREADS = Math.max(1, availableParallelism() - 1)
 
-/** Threads for whatever would hold the server up. They are begun when the first work comes. */
+/** Threads of one kind. None is begun before work of its kind comes. */
+const threadsOf = ({ memory }: { memory: number }) =>
+  new Piscina<Asked | null, Answered>({
+    ...{ filename: THREAD, minThreads: 0, maxThreads: THREADS, idleTimeout: IDLE },
+    resourceLimits: { maxOldGenerationSizeMb: memory },
+  })
+
+/** Threads for whatever would hold the server up: each kind has its own, and no more work at once than `THREADS`. */
 export function besideInThreads(): Beside {
-  let pool: Piscina<Asked | null, Answered> | undefined
+  const pools = new Map<BesideKind, ReturnType<typeof threadsOf>>()
+  const pool = (kind: BesideKind) => {
+    const known = pools.get(kind) ?? threadsOf(BESIDE_KINDS[kind])
+    pools.set(kind, known)
+    return known
+  }
+  const turn = pLimit(THREADS)
   /** Being worked out, or waiting for it. */
   let under = 0
-  const threads = () =>
-    (pool ??= new Piscina({
-      ...{ filename: THREAD, minThreads: 0, maxThreads: THREADS, idleTimeout: IDLE },
-      resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY },
-    }))
   return {
     async ask(kind, asked, gone) {
       if (under >= THREADS + QUEUE) throw new Busy('Much is being worked out at once: try again in a moment')
@@ -49,7 +56,7 @@ export function besideInThreads(): Beside {
       const late = AbortSignal.timeout(seconds * 1_000)
       under++
       try {
-        return await threads().run(asked, { signal: AbortSignal.any([late, gone]) })
+        return await turn(() => pool(kind).run(asked, { signal: AbortSignal.any([late, gone]) }))
       } catch (error) {
         if (late.aborted) throw new Busy(`This took longer than ${seconds} s and was given up`)
         throw inWords(error)
@@ -58,10 +65,10 @@ export function besideInThreads(): Beside {
       }
     },
     warm: () =>
-      void threads()
+      void pool('reckoning')
         .run(null)
         .catch(() => undefined),
-    close: async () => pool?.destroy(),
+    close: async () => void (await Promise.all([...pools.values()].map((one) => one.destroy()))),
   }
 }
 

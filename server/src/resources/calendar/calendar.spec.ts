@@ -53,4 +53,23 @@ describe('the calendar of next visits', () => {
     bed.practice.horses.put({ ...horse, archived: true })
     expect(await uid()).toEqual([])
   })
+
+  it('holds the days that it is asked for, both ends with them', async () => {
+    // Due on 2026-11-12.
+    addHorse(bed.practice)
+    const count = async (query: string) => {
+      const { text } = await request(bed.app).get(`/api/calendar.ics?${query}`).expect(200)
+      return text.match(/BEGIN:VEVENT/g)?.length ?? 0
+    }
+    for (const [query, events] of [
+      ['from=2026-11-12', 1],
+      ['to=2026-11-12', 1],
+      ['from=2026-11-12&to=2026-11-12', 1],
+      ['from=2026-11-13', 0],
+      ['to=2026-11-11', 0],
+    ] as const)
+      expect([query, await count(query)]).toEqual([query, events])
+    const { body } = await request(bed.app).get('/api/calendar.ics?from=2026-11-13&to=2026-11-01').expect(400)
+    expect(body.errors).toEqual([{ path: 'to', message: 'The last day lies before the first' }])
+  })
 })

@@ -1,13 +1,17 @@
 import * as z from 'zod'
 import { DAY_RANGE, writeTold, type Told } from '@crescent/core'
 import { courseKind } from '@crescent/core/courses'
+import { daySchema } from '@crescent/core/records/index'
 import { read } from '../../http/door'
 import { STYLE_QUERY, styleFields, styleOf } from '../drawn/asked'
 import { writeCalendar } from '../../formats/calendar'
 import type { Route } from '../../http/route'
 
-/** Steps of courses are written however far ahead they lie. */
-const LAST_DAY = DAY_RANGE[1]
+/** Asked for no dates it is everything that is open, however far ahead it lies. */
+const [FIRST_DAY, LAST_DAY] = DAY_RANGE
+const daysAsked = z
+  .object({ from: daySchema.default(FIRST_DAY), to: daySchema.default(LAST_DAY), ...styleFields })
+  .refine(({ from, to }) => from <= to, { path: ['to'], error: 'The last day lies before the first' })
 
 /** The next visits, the steps of courses and calls that were promised, as calendars take them. */
 export const calendarRoutes: Route[] = [
@@ -15,12 +19,18 @@ export const calendarRoutes: Route[] = [
     method: 'get',
     path: '/calendar.ics',
     beside: 'reading',
-    query: STYLE_QUERY,
+    query: {
+      from: 'the first day, 2026-11-23; else all that is open',
+      to: 'the last day; else however far ahead',
+      ...STYLE_QUERY,
+    },
     summary:
       'When each horse is due, what courses ask for and calls that were promised, as an iCalendar file: to keep, or to read again and again as a feed',
     answer: { file: 'text/calendar' },
     run: ({ practice, request, response }) => {
-      const style = styleOf(read(z.object(styleFields), request.query))
+      const { from, to, ...asked } = read(daysAsked, request.query)
+      const style = styleOf(asked)
+      const within = ({ date }: { date: string }) => from <= date && date <= to
       const written = (sentence: Told) => writeTold(sentence, style)
       const days = practice.horses
         .allDue()
@@ -33,7 +43,7 @@ export const calendarRoutes: Route[] = [
           changed: new Date(updatedAt ?? 0),
         }))
       const steps = practice.courses
-        .open(LAST_DAY)
+        .open(to)
         .map(({ id, date, horse, side, kind, who, label, text, place, changed }) => ({
           id,
           date,
@@ -43,7 +53,7 @@ export const calendarRoutes: Route[] = [
           changed: new Date(changed),
         }))
       const calls = practice.calls
-        .open(LAST_DAY)
+        .open(to)
         .map(({ id, date, horse, whom, phone, about, place, changed }) => ({
           ...{ id, date, place },
           title: `Call ${whom || 'about'} ${whom ? `about ${horse}` : horse}`,
@@ -53,7 +63,7 @@ export const calendarRoutes: Route[] = [
       response
         .attachment('crescent.ics')
         .type('text/calendar; charset=utf-8')
-        .send(writeCalendar('Crescent: next visits', [...days, ...steps, ...calls]))
+        .send(writeCalendar('Crescent: next visits', [...days, ...steps, ...calls].filter(within)))
     },
   },
 ]

@@ -44,6 +44,10 @@ export interface CsvRead {
 
 /** More rows than any van holds. */
 const MOST_ROWS = 2_000
+/** Who has more headings that are not known sent something else. */
+const MOST_UNREAD = 40
+/** Of a cell that is wrong so much is repeated, characters. */
+const NAMED = 60
 
 /**
  * Reads a table of sizes. Commas, semicolons and tabs are told apart by what the file uses.
@@ -68,7 +72,10 @@ export function readCsv(text: string, unit: LengthUnit = 'mm'): CsvRead {
   return {
     rows: data.map((row, i) => readRow(row, i + 2, unit)),
     errors: [],
-    unread: heads.filter((head) => head !== '' && !COLUMNS.some((column) => column === head)),
+    unread: heads
+      .filter((head) => head !== '' && !COLUMNS.some((column) => column === head))
+      .slice(0, MOST_UNREAD)
+      .map(short),
   }
 }
 
@@ -94,6 +101,9 @@ class Cells {
 
   text = (column: Column): string => plain(this.row[column] ?? '')
 
+  /** A cell as it is named where it is wrong: the beginning of it, where somebody pasted a page into it. */
+  named = (column: Column): string => short(this.text(column))
+
   wrong = (path: Column, message: string): void => void this.errors.push({ path, message })
 
   length(column: Column): number | undefined {
@@ -101,7 +111,7 @@ class Cells {
     if (text === '') return undefined
     const read = parseLength(text, this.unit)
     if (read.ok) return exact(read.mm)
-    this.wrong(column, `${text}: ${read.message}`)
+    this.wrong(column, `${this.named(column)}: ${read.message}`)
     return undefined
   }
 
@@ -110,7 +120,7 @@ class Cells {
     if (text === '') return undefined
     const value = Number(text.replace(',', '.'))
     if (Number.isFinite(value)) return value
-    this.wrong(column, `${text}: a number is needed`)
+    this.wrong(column, `${this.named(column)}: a number is needed`)
     return undefined
   }
 
@@ -121,7 +131,7 @@ class Cells {
     // `creased` and `alu` say enough where only one begins so.
     const begins = list.filter((one) => one.startsWith(word))
     const found = list.find((one) => one === word) ?? (begins.length === 1 ? begins[0] : undefined)
-    if (!found) this.wrong(column, `“${this.text(column)}” is none of ${list.join(', ')}`)
+    if (!found) this.wrong(column, `“${this.named(column)}” is none of ${list.join(', ')}`)
     return found ?? otherwise
   }
 
@@ -133,7 +143,7 @@ function readRow(row: Record<string, string>, line: number, unit: LengthUnit): C
   const cells = new Cells(row, unit)
   for (const column of NEEDED) if (cells.text(column) === '') cells.wrong(column, 'is missing')
   const made = sizeIn(cells)
-  const name = `${cells.text('range')} ${cells.text('label')}`.trim()
+  const name = `${cells.named('range')} ${cells.named('label')}`.trim()
   if (cells.errors.length > 0) return { line, name, errors: cells.errors }
   const read = sizeSchema.omit({ id: true, version: true }).safeParse(made)
   const problems = read.success
@@ -201,11 +211,13 @@ function readHoles(text: string, unit: LengthUnit, wrong: (message: string) => v
     if (fromToe.ok && inset.ok && more.length === 0 && Number.isFinite(pitch ?? 0))
       return [{ fromToe: exact(fromToe.mm), inset: exact(inset.mm), ...(pitch !== undefined && { pitch }) }]
     wrong(
-      `${one.trim()}: a hole is written ${example}, from the toe and from the outer rim, with :70 where it leans`,
+      `${short(one.trim())}: a hole is written ${example}, from the toe and from the outer rim, with :70 where it leans`,
     )
     return []
   })
 }
+
+const short = (text: string): string => (text.length > NAMED ? `${text.slice(0, NAMED)}…` : text)
 
 /** Three quarters of an inch are 19.05 mm, not 19.049999. */
 const exact = (mm: number): number => Number(mm.toFixed(4))

@@ -1,8 +1,14 @@
+import { setImmediate as turn } from 'node:timers/promises'
 import type { Size } from '@crescent/core'
 import { randomUUID } from 'node:crypto'
-import type { Practice } from '../../practice'
+import { openAgain } from '../../database/open'
 import { BadRequest } from '../../http/door'
-import type { CsvRead } from './csv'
+import { alone } from '../../http/route'
+import { practiceOn, type Practice } from '../../practice'
+import type { CsvRead, CsvRow } from './csv'
+
+/** Others have their turn after so long, ms. */
+const TURN = 8
 
 /** What a size is known by in the table. */
 export const nameOf = ({
@@ -15,12 +21,14 @@ export const nameOf = ({
 
 /**
  * Stores all rows of a table that was read, or none. A size of the same range, label, kind and feet is changed, not
- * stored twice: the same file sent again changes nothing.
+ * stored twice: the same file sent again changes nothing. A long table is one transaction on a connection of its own, so
+ * that who only reads is served in between; who writes meanwhile is asked to come again.
  *
  * @returns how many were stored
  * @throws BadRequest with the errors of every row, where there are any
+ * @throws Busy where something else is under way that nothing may change the data beside
  */
-export function keepCsv({ db, sizes }: Practice, { rows, errors }: CsvRead): number {
+export async function keepCsv(practice: Practice, { rows, errors }: CsvRead): Promise<number> {
   const wrong = rows.flatMap(({ line, errors }) =>
     errors.map(({ path, message }) => ({
       path: `rows.${line}.${path}`,
@@ -28,16 +36,30 @@ export function keepCsv({ db, sizes }: Practice, { rows, errors }: CsvRead): num
     })),
   )
   if (errors.length + wrong.length > 0) throw new BadRequest([...errors, ...wrong])
-  return db
-    .transaction(() => {
-      const known = new Map(sizes.all().map((size) => [nameOf(size), size]))
-      for (const { size } of rows) {
-        if (!size) continue
-        const before = known.get(nameOf(size))
-        const { id, version } = before ?? { id: randomUUID(), version: 0 }
-        known.set(nameOf(size), sizes.put({ ...size, id, version }))
-      }
+  return alone(practice, 'A table of sizes is being stored', async () => {
+    const own = practiceOn(openAgain(practice.db.name))
+    try {
+      own.db.exec('BEGIN IMMEDIATE')
+      await putRows(own, rows)
+      own.db.exec('COMMIT')
       return rows.length
-    })
-    .immediate()
+    } finally {
+      if (own.db.inTransaction) own.db.exec('ROLLBACK')
+      own.db.close()
+    }
+  })
+}
+
+async function putRows({ sizes }: Practice, rows: readonly CsvRow[]): Promise<void> {
+  const known = new Map(sizes.all().map((size) => [nameOf(size), size]))
+  let since = performance.now()
+  for (const { size } of rows) {
+    if (!size) continue
+    const before = known.get(nameOf(size))
+    const { id, version } = before ?? { id: randomUUID(), version: 0 }
+    known.set(nameOf(size), sizes.put({ ...size, id, version }))
+    if (performance.now() - since < TURN) continue
+    await turn()
+    since = performance.now()
+  }
 }

@@ -76,10 +76,11 @@ export const sizeRoutes: Route[] = [
       ...readCsv(typeof body === 'string' ? body : body.csv, read(csvUnit, request.query['unit'])),
       kept: 0,
     }),
-    afterwards: ({ practice, request }, table: CsvRead) => ({
-      ...table,
-      kept: request.query['keep'] === 'true' ? keepCsv(practice, table) : 0,
-    }),
+    afterwards: async ({ practice, request }, table: () => CsvRead) => {
+      if (request.query['keep'] !== 'true') return undefined
+      const read = table()
+      return { ...read, kept: await keepCsv(practice, read) }
+    },
   }),
   withBody({
     method: 'post',
