@@ -138,6 +138,7 @@ export const heavyRequests = (of: { horse: string; visit: string; pattern: strin
     { what: 'description', path: '/openapi.json' },
     { what: 'scale card', path: '/scale-card?card=frame' },
     { what: 'search', path: '/horses?search=a&limit=500' },
+    { what: 'a table of 2,000 rows kept', path: '/sizes/csv?unit=mm&keep=true', text: table(2_000) },
   ]
 }
 

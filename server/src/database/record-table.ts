@@ -3,7 +3,7 @@ import type { Db } from './db'
 import { erasedIn, Gone, namesOf } from './names'
 import { recordRows, type Derived, type FieldKinds, type RecordRows, type Stored } from './record-rows'
 import { rowsOf, type Row } from './rows'
-import { nextStamp } from './stamps'
+import { nextStamp, seenStamp } from './stamps'
 
 /** Refused because the stored record is not the one that was changed. Carries what is stored. */
 export class Conflict extends Error {
@@ -112,6 +112,7 @@ export function recordTable<T extends Stored>(
         updatedAt: updatedAt ?? now,
       }
       insert.run(toRow(brought))
+      seenStamp(db, brought.updatedAt)
       return brought
     },
     put(sent) {

@@ -1,6 +1,7 @@
 import type { Db } from './db'
 
-const lasts = new WeakMap<Db, number>()
+/** The last stamp that was given in a file, by its name: several connections may store in one. */
+const lasts = new Map<string, number>()
 
 /** Tables whose stamps say what is newer. */
 const TABLES = [
@@ -28,27 +29,47 @@ export const isAhead = (stamp: string | undefined): boolean =>
  * make what comes later look older; one that was far ahead for a while is not followed for ever.
  */
 export function nextStamp(db: Db): string {
-  let last = lasts.get(db) ?? newest(db)
-  if (last > latest() && isSet()) {
-    putStampsRight(db)
-    last = newest(db)
-  }
+  let last = lasts.get(db.name) ?? newest(db)
+  if (last > latest() && isSet()) last = putStampsRight(db)
   const now = Math.max(Date.now(), last + 1)
-  lasts.set(db, now)
+  lasts.set(db.name, now)
   return new Date(now).toISOString()
 }
 
-/** What was stored beside this connection is looked at again. */
-export const forgetStamps = (db: Db): void => void lasts.delete(db)
+/** A record is brought in with its stamp: what is stored from now on is newer. */
+export function seenStamp(db: Db, stamp: string): void {
+  const last = lasts.get(db.name)
+  if (last !== undefined) lasts.set(db.name, Math.max(last, Date.parse(stamp)))
+}
 
 const isSet = (): boolean => Date.now() >= WRITTEN
 
 /**
  * Stamps from a clock that was far ahead become those of now, in their order: else nothing that is stored from now on
  * would be newer, and beyond the year 9999 nothing could be stored at all. Where this clock was never set all stay.
+ * Done whenever a file is opened, so that the first who stores does not wait for it.
+ *
+ * @returns the newest stamp there is then, ms
  */
-export function putStampsRight(db: Db): void {
-  if (!isSet() || !anyAhead(db)) return
+export function putStampsRight(db: Db): number {
+  const spans = TABLES.map((table) => spanOf(db, table))
+  const ahead = spans.some((span) => Object.values(span).some((stamp) => stamp !== null && isAhead(stamp)))
+  if (isSet() && ahead) moveToNow(db)
+  const last =
+    isSet() && ahead ? newest(db) : Math.max(0, ...spans.map(({ newest: at }) => Date.parse(at ?? '') || 0))
+  lasts.set(db.name, last)
+  return last
+}
+
+/** The latest and the first stamp of change in a table, and the latest of making; null where it is empty. */
+const spanOf = (db: Db, table: string) =>
+  db
+    .prepare(
+      `SELECT max(updated_at) AS newest, min(updated_at) AS first, max(created_at) AS made FROM ${table}`,
+    )
+    .get() as Record<'newest' | 'first' | 'made', string | null>
+
+function moveToNow(db: Db): void {
   db.transaction(() => {
     const last = new Date(latest()).toISOString()
     // Behind all that are believed: they came after them.
@@ -66,16 +87,7 @@ export function putStampsRight(db: Db): void {
       }
     }
   })()
-  lasts.delete(db)
 }
-
-/** Looked at once for each table: it is done whenever data is opened. */
-const anyAhead = (db: Db): boolean =>
-  TABLES.some((table) => {
-    const sql = `SELECT max(updated_at) AS newest, min(updated_at) AS first, max(created_at) AS made FROM ${table}`
-    const { newest: last, first, made } = db.prepare(sql).get() as Record<string, string | null>
-    return [last, first, made].some((stamp) => stamp !== null && stamp !== undefined && isAhead(stamp))
-  })
 
 /** @param until only stamps up to this one count */
 function newest(db: Db, until = LAST): number {

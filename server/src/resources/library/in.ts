@@ -1,12 +1,10 @@
-import { setImmediate as turn } from 'node:timers/promises'
 import { JSONParser, TokenType } from '@streamparser/json'
 import type { ImportReport, StoredPattern } from '@crescent/core'
 import { BadRequest, problemsOf, type RequestProblem } from '../../http/door'
-import { beside } from '../../database/beside'
 import { HEAD, LISTS } from './lists'
 import { isAhead } from '../../database/stamps'
-import { openAgain } from '../../database/open'
-import { practiceOn, type Practice } from '../../practice'
+import { inTurns, onItsOwn } from '../../in-turns'
+import type { Practice } from '../../practice'
 import type { Stored } from '../../database/record-rows'
 import { Conflict, sameContent } from '../../database/record-table'
 
@@ -18,8 +16,6 @@ const NAMED = 200
 const AT_ONCE = 8_192
 /** No record is longer, a picture with its file among them, letters: what goes on longer is not held to its end. */
 const LARGEST = 12_000_000
-/** Others have their turn after so long, ms. */
-const TURN = 8
 
 /**
  * Brings in a library as it arrives: what is not here is added as it was, what is here stays as it is. All or nothing: it
@@ -27,17 +23,8 @@ const TURN = 8
  *
  * @throws BadRequest with what does not fit; nothing is brought in then, nor where the sender breaks off
  */
-export async function importLibrary(file: string, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
-  const practice = practiceOn(openAgain(file))
-  try {
-    // Everything at once goes from the log into the file afterwards, beside the work.
-    practice.db.pragma('wal_autocheckpoint = 0')
-    const report = await takeLibrary(practice, source)
-    await beside(file, [{ pragma: 'wal_checkpoint(PASSIVE)' }])
-    return report
-  } finally {
-    practice.db.close()
-  }
+export function importLibrary(file: string, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
+  return onItsOwn(file, (practice) => takeLibrary(practice, source))
 }
 
 /**
@@ -45,29 +32,19 @@ export async function importLibrary(file: string, source: AsyncIterable<Uint8Arr
  *
  * @throws BadRequest with what does not fit
  */
-export async function takeLibrary(
-  practice: Practice,
-  source: AsyncIterable<Uint8Array>,
-): Promise<ImportReport> {
-  practice.db.exec('BEGIN IMMEDIATE')
-  try {
+export function takeLibrary(practice: Practice, source: AsyncIterable<Uint8Array>): Promise<ImportReport> {
+  return inTurns(practice, async (pause) => {
     practice.db.pragma('defer_foreign_keys = ON')
     const intake = new Intake(practice)
-    let since = performance.now()
     for await (const value of valuesOf(source)) {
       intake.take(value)
       if (intake.problems.length >= ENOUGH_PROBLEMS) break
-      if (performance.now() - since < TURN) continue
-      await turn()
-      since = performance.now()
+      await pause()
     }
     intake.finish()
     if (intake.problems.length > 0) throw new BadRequest(intake.problems)
-    practice.db.exec('COMMIT')
     return intake.report
-  } finally {
-    if (practice.db.inTransaction) practice.db.exec('ROLLBACK')
-  }
+  })
 }
 
 /** A value of the file: of the head, or a record of a list with its place in it. */

@@ -15,7 +15,6 @@ import { HEAD, LISTS } from '../library/lists'
 import { libraryText } from '../library/out'
 import { putBack } from './put-back'
 import { lookThrough } from '../../database/looked'
-import { forgetStamps } from '../../database/stamps'
 import { BadRequest, read } from '../../http/door'
 import { libraryInWords } from '../library/words'
 import { alone, type Route } from '../../http/route'
@@ -115,13 +114,9 @@ export const safekeepingRoutes: Route[] = [
       try {
         // Taken whole first: who sends slowly, or stops, holds nobody up.
         await pipeline(request, createWriteStream(file, { mode: 0o600 }))
-        return await alone(practice, 'A library is being brought in', async () => {
-          try {
-            return await importLibrary(practice.db.name, createReadStream(file))
-          } finally {
-            forgetStamps(practice.db)
-          }
-        })
+        return await alone(practice, 'A library is being brought in', () =>
+          importLibrary(practice.db.name, createReadStream(file)),
+        )
       } catch (error) {
         throw error instanceof BadRequest ? new BadRequest(libraryInWords(error.problems)) : error
       } finally {

@@ -1,14 +1,10 @@
-import { setImmediate as turn } from 'node:timers/promises'
 import type { Size } from '@crescent/core'
 import { randomUUID } from 'node:crypto'
-import { openAgain } from '../../database/open'
 import { BadRequest } from '../../http/door'
 import { alone } from '../../http/route'
-import { practiceOn, type Practice } from '../../practice'
+import { inTurns, onItsOwn } from '../../in-turns'
+import type { Practice } from '../../practice'
 import type { CsvRead, CsvRow } from './csv'
-
-/** Others have their turn after so long, ms. */
-const TURN = 8
 
 /** What a size is known by in the table. */
 export const nameOf = ({
@@ -36,30 +32,21 @@ export async function keepCsv(practice: Practice, { rows, errors }: CsvRead): Pr
     })),
   )
   if (errors.length + wrong.length > 0) throw new BadRequest([...errors, ...wrong])
-  return alone(practice, 'A table of sizes is being stored', async () => {
-    const own = practiceOn(openAgain(practice.db.name))
-    try {
-      own.db.exec('BEGIN IMMEDIATE')
-      await putRows(own, rows)
-      own.db.exec('COMMIT')
-      return rows.length
-    } finally {
-      if (own.db.inTransaction) own.db.exec('ROLLBACK')
-      own.db.close()
-    }
-  })
+  await alone(practice, 'A table of sizes is being stored', () =>
+    onItsOwn(practice.db.name, (own) => putRows(own, rows)),
+  )
+  return rows.length
 }
 
-async function putRows({ sizes }: Practice, rows: readonly CsvRow[]): Promise<void> {
-  const known = new Map(sizes.all().map((size) => [nameOf(size), size]))
-  let since = performance.now()
-  for (const { size } of rows) {
-    if (!size) continue
-    const before = known.get(nameOf(size))
-    const { id, version } = before ?? { id: randomUUID(), version: 0 }
-    known.set(nameOf(size), sizes.put({ ...size, id, version }))
-    if (performance.now() - since < TURN) continue
-    await turn()
-    since = performance.now()
-  }
+function putRows(practice: Practice, rows: readonly CsvRow[]): Promise<void> {
+  const { sizes } = practice
+  return inTurns(practice, async (pause) => {
+    const known = new Map(sizes.all().map((size) => [nameOf(size), size]))
+    for (const { size } of rows) {
+      if (!size) continue
+      const { id, version } = known.get(nameOf(size)) ?? { id: randomUUID(), version: 0 }
+      known.set(nameOf(size), sizes.put({ ...size, id, version }))
+      await pause()
+    }
+  })
 }
