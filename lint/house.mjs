@@ -51,6 +51,7 @@ export const HOUSE = [
       'database',
       'resources/*/table',
       'practice',
+      'in-turns',
       'http',
       'config',
       'formats',

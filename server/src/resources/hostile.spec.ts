@@ -144,7 +144,7 @@ it.each([
       longest = Math.max(longest, late.max / 1e6)
       if (ASKED) expect(late.max / 1e6).toBeLessThan(LIMIT)
     }
-    await fc.assert(fc.asyncProperty(files as fc.Arbitrary<string>, about), { numRuns: CASES })
+    await fc.assert(fc.asyncProperty(files, about), { numRuns: CASES })
     // A table tells its faults row by row beside what it could read.
     if (kind !== 'CSV') expect(answered.get(400) ?? 0).toBeGreaterThan(CASES / 10)
     if (ASKED) console.log(kind, Object.fromEntries(answered), `held ${longest.toFixed(1)} ms at most`)
