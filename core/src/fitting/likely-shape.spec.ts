@@ -1,11 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ProblemError } from '../notices/problem'
+import { planShoe } from '../plan/plan'
+import { HEEL_MEASURES } from '../terms/foot-choices'
+import { anyPlan, requestOf, tryPlan } from '../testing/fuzz/any-plan'
 import { pattern } from '../testing/farriers'
 import { inMm } from '../testing/made'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
 import { centrelineOf, lineLength } from './centreline'
-import { likelyShape, measuresOf } from './likely-shape'
+import { likelyShape, lineMeasures, rightMeasures } from './likely-shape'
 import { planBends } from './plan-bends'
 
 describe('a shape from three measures', () => {
@@ -15,10 +18,10 @@ describe('a shape from three measures', () => {
         fc.double({ min: -10, max: 12, noNaN: true }),
         fc.double({ min: -12, max: 12, noNaN: true }),
         (wide, heels) => {
-          const right = measuresOf(pattern, 19.05, 'outside')
+          const right = lineMeasures(pattern, 'outside')
           const asked = { ...right, width: right.width + wide, heelWidth: right.heelWidth + heels }
-          const { line } = likelyShape(pattern, 19.05, asked)
-          const read = measuresOf(line, 19.05, 'outside')
+          const { line } = likelyShape(pattern, right, asked)
+          const read = lineMeasures(line, 'outside')
           expect(read.width).toBeCloseTo(asked.width, 1)
           expect(read.heelWidth).toBeCloseTo(asked.heelWidth, 1)
           // Bending never makes it longer along the bar.
@@ -30,7 +33,7 @@ describe('a shape from three measures', () => {
   })
 
   it('opens both heels where they measure narrow, the typical last correction', () => {
-    const right = measuresOf(pattern, PLAIN_SHOE.section.width, 'outside')
+    const right = rightMeasures(planShoe(FIVE_BY_FIVE, PLAIN_SHOE), 'outside')
     const found = planBends(
       { foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE },
       { ...right, heelWidth: right.heelWidth - 9 },
@@ -42,15 +45,50 @@ describe('a shape from three measures', () => {
   })
 
   it('says when the length is another: no bend takes that away', () => {
-    const right = measuresOf(pattern, PLAIN_SHOE.section.width, 'outside')
+    const right = rightMeasures(planShoe(FIVE_BY_FIVE, PLAIN_SHOE), 'outside')
     const found = planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { ...right, length: right.length + 6 })
     expect(found.notes.map(inMm).join(' ')).toMatch(/12 mm longer along the bar/)
   })
 
   it('refuses measures that no shoe of this pattern has', () => {
-    const right = measuresOf(pattern, PLAIN_SHOE.section.width, 'outside')
+    const right = rightMeasures(planShoe(FIVE_BY_FIVE, PLAIN_SHOE), 'outside')
     expect(() =>
       planBends({ foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }, { ...right, width: 60, heelWidth: 390 }),
     ).toThrow(ProblemError)
+  })
+
+  it('is right where it measures what the card says, whatever the shoe', () => {
+    fc.assert(
+      fc.property(anyPlan, fc.constantFrom(...HEEL_MEASURES), (drawn, way) => {
+        const asked = requestOf(drawn)
+        const plan = tryPlan(asked)
+        fc.pre(plan !== undefined)
+        const card = plan!.iron.heats[plan!.iron.heats.length - 1]!.measures.map(({ value }) => value)
+        const right = rightMeasures(plan!, way)
+        expect([right.width, right.length]).toEqual([card[0], card[2]])
+        if (way === 'outside') expect(right.heelWidth).toBe(card[1])
+        // The figures as they are read off a rule.
+        const read = (mm: number) => Math.round(mm * 10) / 10
+        const found = planBends(asked, {
+          width: read(right.width),
+          heelWidth: read(right.heelWidth),
+          heelMeasure: way,
+          length: read(right.length),
+        })
+        expect([found.within, found.bends, found.residual < 1]).toEqual([true, [], true])
+        expect(found.notes.map(inMm).join(' ')).not.toMatch(/along the bar/)
+      }),
+      { numRuns: Number(process.env['FUZZ_CASES'] ?? 60) },
+    )
+  })
+
+  it('is never at once another length and left alone', () => {
+    const target = { foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }
+    const right = rightMeasures(planShoe(FIVE_BY_FIVE, PLAIN_SHOE), 'outside')
+    const found = planBends(target, { ...right, length: right.length - 27 })
+    const said = found.notes.map(inMm).join(' ')
+    expect(found.within).toBe(false)
+    expect(said).toMatch(/54 mm shorter along the bar/)
+    expect(said).not.toMatch(/leave it alone/)
   })
 })

@@ -1,5 +1,6 @@
 import { problem, ProblemError } from '../notices/problem'
 import { length, told } from '../notices/told'
+import type { Plan } from '../plan/plan'
 import { rotated, subtract, add, type Vec } from '../geometry/vector'
 import type { HEEL_MEASURES } from '../terms/foot-choices'
 import { HALVES, type Half } from '../terms/half'
@@ -14,9 +15,12 @@ export interface AnvilMeasures {
   heelWidth: number
   /** Outside to outside of the heels, or middle to middle of the web. */
   heelMeasure: (typeof HEEL_MEASURES)[number]
-  /** From the outside of the toe to a line across the heel ends. */
+  /** From the outside of the toe to a rule across the heel ends. */
   length: number
 }
+
+/** The figures among them. */
+type TapeMeasure = 'width' | 'heelWidth' | 'length'
 
 /** The shape that three measures leave likeliest, and how sure that is. */
 export interface LikelyShape {
@@ -38,18 +42,34 @@ const NEAR = 0.01
  * The likeliest shape of a shoe of which width, heel width and length were measured: its pattern, opened or closed evenly
  * on both sides at toe quarters and quarters until it measures so. What differs between the branches no tape tells.
  *
- * @param web of the bar, mm
+ * @param right what the pattern itself measures: a shoe that measures so is right
  * @throws ProblemError where no shoe of this pattern measures so
  */
-export function likelyShape(pattern: Centreline, web: number, measured: AnvilMeasures): LikelyShape {
+export function likelyShape(
+  pattern: Centreline,
+  right: AnvilMeasures,
+  measured: Pick<AnvilMeasures, TapeMeasure>,
+): LikelyShape {
+  const asLaid = tapeOf(pattern)
+  // A tape goes by the edges, a bend by the middle of the web: what lies between the two stays as it is on the pattern.
+  const read = (line: Centreline): Record<TapeMeasure, number> => {
+    const now = tapeOf(line)
+    return {
+      width: right.width + now.width - asLaid.width,
+      heelWidth: right.heelWidth + now.heelWidth - asLaid.heelWidth,
+      length: right.length + now.length - asLaid.length,
+    }
+  }
   let gives: [number, number] = [0, 0]
-  const read = (at: [number, number]) => measuresOf(opened(pattern, at), web, measured.heelMeasure)
   for (let i = 0; i < 20; i++) {
-    const now = read(gives)
+    const now = read(opened(pattern, gives))
     const off: Vec = [measured.width - now.width, measured.heelWidth - now.heelWidth]
     if (Math.hypot(...off) < NEAR) break
     const by = 0.02
-    const [a, b] = [read([gives[0] + by, gives[1]]), read([gives[0], gives[1] + by])]
+    const [a, b] = [
+      read(opened(pattern, [gives[0] + by, gives[1]])),
+      read(opened(pattern, [gives[0], gives[1] + by])),
+    ]
     const [p, q] = [(a.width - now.width) / by, (b.width - now.width) / by]
     const [r, s] = [(a.heelWidth - now.heelWidth) / by, (b.heelWidth - now.heelWidth) / by]
     const whole = p * s - q * r
@@ -59,7 +79,7 @@ export function likelyShape(pattern: Centreline, web: number, measured: AnvilMea
     gives = [gives[0] + step[0] * held, gives[1] + step[1] * held]
   }
   const line = opened(pattern, gives)
-  const now = measuresOf(line, web, measured.heelMeasure)
+  const now = read(line)
   const problems = [
     ...(['width', 'heelWidth'] as const).flatMap((key) =>
       Math.abs(now[key] - measured[key]) < 1
@@ -110,12 +130,21 @@ function spread(
   return { ...line, points }
 }
 
-/** What a tape would read of a shape. */
-export function measuresOf(
-  line: Centreline,
-  web: number,
-  heelMeasure: AnvilMeasures['heelMeasure'],
-): AnvilMeasures {
+/** What a planned shoe measures once it is right: the same rules as on its card. */
+export function rightMeasures(plan: Plan, heelMeasure: AnvilMeasures['heelMeasure']): AnvilMeasures {
+  const { width, heelsOutside, heelsMiddle, length } = plan.measures
+  const heels = heelMeasure === 'outside' ? heelsOutside : heelsMiddle
+  return { width: width.value, heelWidth: heels.value, heelMeasure, length: length.value }
+}
+
+/** Of a line of points nobody knows a web: it measures what the line does. */
+export const lineMeasures = (line: Centreline, heelMeasure: AnvilMeasures['heelMeasure']): AnvilMeasures => ({
+  ...tapeOf(line),
+  heelMeasure,
+})
+
+/** The three measures of a line, laid level across its ends, mm. */
+function tapeOf(line: Centreline): Record<TapeMeasure, number> {
   const { points } = line
   // Level across the heels: the middle of the heel line to the toe is the shoe's own axis.
   const [first, last] = [points[0]!, points[points.length - 1]!]
@@ -124,12 +153,10 @@ export function measuresOf(
   const upright = points.map((point) => rotated(point, Math.atan2(x, y)))
   const across = upright.map(([one]) => one)
   const long = upright.map(([, one]) => one)
-  const heels = Math.hypot(first[0] - last[0], first[1] - last[1])
   return {
-    width: Math.max(...across) - Math.min(...across) + web,
-    heelWidth: heels + (heelMeasure === 'outside' ? web : 0),
-    heelMeasure,
-    length: Math.max(...long) - (upright[0]![1] + upright[upright.length - 1]![1]) / 2 + web / 2,
+    width: Math.max(...across) - Math.min(...across),
+    heelWidth: Math.hypot(first[0] - last[0], first[1] - last[1]),
+    length: Math.max(...long) - (upright[0]![1] + upright[upright.length - 1]![1]) / 2,
   }
 }
 

@@ -8,7 +8,7 @@ import type { ShoeInput } from '../records/shoe'
 import { HALVES, type Half } from '../terms/half'
 import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
 import { centrelineOf, lineLength, type Centreline } from './centreline'
-import { likelyShape, shapeByPoints, type AnvilMeasures } from './likely-shape'
+import { lineMeasures, likelyShape, rightMeasures, shapeByPoints, type AnvilMeasures } from './likely-shape'
 import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
 
 /** What a shape is brought to: a planned shoe, or a line of points. */
@@ -39,9 +39,6 @@ const ANOTHER_LENGTH = 4
 /** Noise in points makes a line longer; by this share nobody worries. */
 const NOISY = 0.04
 
-/** A web where none is known, mm: of points only the middle is given. */
-const NO_WEB = 0
-
 /**
  * The fewest corrections from a shape on the anvil to its pattern.
  *
@@ -56,25 +53,42 @@ export function planBends(
 ): ToldBendPlan {
   const odd = outOfRange('tolerance', 'Tolerance', 'length', tolerance, TOLERANCES)
   if (odd) throw new ProblemError([odd])
-  const { pattern, landmarks, web } = read(target)
-  const { line, notes } = shapeOf(shape, pattern, web)
+  const aim = read(target)
+  const { pattern, landmarks } = aim
+  const { line, longer, notes } = shapeOf(shape, aim)
   const plan = bendPlan(pattern, line, tolerance, branches)
+  // What is longer or shorter than its pattern is not right, however well it lies.
+  const within = plan.within && longer === 0
   return {
     ...plan,
+    within,
     bends: plan.bends.map((bend): ToldBend => {
       const place = placeInWords(bend, pattern, landmarks)
       return { ...bend, opens: bend.angle > 0, place, how: onTheHorn(bend, place) }
     }),
-    notes: [...notes, ...certainty(plan), ...outcome(plan, tolerance)],
+    notes: [
+      ...notes,
+      ...certainty(plan),
+      ...(longer === 0 ? outcome(plan, tolerance) : [lengthNote(longer)]),
+    ],
   }
 }
 
-function read(target: BendTarget): { pattern: Centreline; landmarks: Landmark[]; web: number } {
-  if ('points' in target)
-    return { pattern: lineOf(target.points, 'target.points'), landmarks: [], web: NO_WEB }
+/** What a shape is brought to: the line, what it measures, and what its places are called. */
+interface Aim {
+  pattern: Centreline
+  landmarks: Landmark[]
+  measures: (heelMeasure: AnvilMeasures['heelMeasure']) => AnvilMeasures
+}
+
+function read(target: BendTarget): Aim {
+  if ('points' in target) {
+    const pattern = lineOf(target.points, 'target.points')
+    return { pattern, landmarks: [], measures: (way) => lineMeasures(pattern, way) }
+  }
   const plan = planShoe(target.foot, target.shoe)
   const pattern = centrelineOfPlan(plan)
-  return { pattern, landmarks: landmarksOf(plan, pattern), web: plan.section.width }
+  return { pattern, landmarks: landmarksOf(plan, pattern), measures: (way) => rightMeasures(plan, way) }
 }
 
 /** Fewer points say nothing of a shape. */
@@ -91,20 +105,24 @@ function lineOf(points: readonly Vec[], path: string): Centreline {
   return line
 }
 
-function shapeOf(shape: AnvilShape, pattern: Centreline, web: number): { line: Centreline; notes: Told[] } {
+/** The shape as it was told, and by how much no bend makes it longer or shorter, mm: 0 where that is as near as it is told. */
+function shapeOf(
+  shape: AnvilShape,
+  { pattern, measures }: Aim,
+): { line: Centreline; longer: number; notes: Told[] } {
   if ('points' in shape) {
     lineOf(shape.points, 'shape.points')
     const line = shapeByPoints(shape.points, pattern)
     const longer = lineLength(line) - lineLength(pattern)
     const off = Math.abs(longer) > Math.max(ANOTHER_LENGTH, lineLength(pattern) * NOISY)
-    return { line, notes: off ? [lengthNote(longer)] : [] }
+    return { line, longer: off ? longer : 0, notes: [] }
   }
-  const { line, longer } = likelyShape(pattern, web, shape)
+  const { line, longer } = likelyShape(pattern, measures(shape.heelMeasure), shape)
   return {
     line,
+    longer: Math.abs(longer) > ANOTHER_LENGTH ? longer : 0,
     notes: [
       'Three measures tell width, heels and length, not which branch is off: both are taken alike. Look along each before striking.',
-      ...(Math.abs(longer) > ANOTHER_LENGTH ? [lengthNote(longer)] : []),
     ],
   }
 }

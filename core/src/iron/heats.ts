@@ -1,9 +1,10 @@
 import { distance, type Vec } from '../geometry/vector'
 import { lengthAlong, nearestAlong, pointAlong } from '../geometry/walked'
-import { placeAt, trackLength } from '../geometry/track'
+import { placeAt } from '../geometry/track'
 import type { ForgingStage, ForgingStep } from '../modifications/forging'
 import type { NailHole } from '../nails/holes'
 import { soldCentreline } from '../shoe/as-sold'
+import { shoeMeasures } from '../shoe/measures'
 import type { Rims } from '../shoe/rims'
 import type { SizeFacts } from '../records/size'
 import { HALVES, type Half } from '../terms/half'
@@ -84,7 +85,7 @@ export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[]
       ...step,
       shape,
       straight: false,
-      measures: done ? closedMeasures(rims) : openMeasures(shape, toe, shoe.closing),
+      measures: done ? closedMeasures(rims, shoe.closing) : openMeasures(shape, toe, shoe.closing),
       marks: marksOn(shape, pattern, shoe, toe),
     }
   })
@@ -135,17 +136,15 @@ function openMeasures(shape: readonly Vec[], toe: number, closing: number): Heat
 }
 
 /** What the finished shape is compared by at the anvil. */
-function closedMeasures({ outer }: Rims): HeatMeasure[] {
-  const widest = (sign: 1 | -1) =>
-    outer.points.reduce((far, point) => (sign * point[0] > sign * far[0] ? point : far))
-  const [left, right] = [widest(1), widest(-1)]
-  const toe = outer.points.reduce((far, point) => (point[1] > far[1] ? point : far))
-  const [lateral, medial] = [placeAt(outer, 0).point, placeAt(outer, trackLength(outer)).point]
-  const rear = Math.min(lateral[1], medial[1])
+function closedMeasures(rims: Rims, closing: number): HeatMeasure[] {
+  const { width, heelsOutside, length } = shoeMeasures(rims, closing > 0)
   return [
-    laid('Width at the widest, outside', left, [right[0], left[1]]),
-    laid('Across the heels, outside', lateral, [medial[0], lateral[1]]),
-    laid('Toe to a rule across the heels', toe, [toe[0], rear]),
+    { what: 'Width at the widest, outside', ...width },
+    { what: 'Across the heels, outside', ...heelsOutside },
+    {
+      what: closing > 0 ? 'Toe to a rule across the heel marks' : 'Toe to a rule across the heels',
+      ...length,
+    },
   ]
 }
 

@@ -7,6 +7,8 @@ import { length, told } from '../notices/told'
 
 const STYLES = ['full', 'quarter', 'none'] as const
 
+/** Steel that must stay beside a crease, mm. */
+const LEAST_LAND = 1.5
 const fields = fieldsOf([
   {
     key: 'style',
@@ -36,7 +38,10 @@ const fields = fieldsOf([
     label: 'Its middle from the outer rim',
     kind: 'length',
     where: 'Over the white line, where the holes are.',
-    range: ({ section }) => [4, section.width - 4],
+    range: ({ section }, { mouth }) => {
+      const least = Number(mouth) / 2 + LEAST_LAND
+      return [least, section.width - least]
+    },
     fallback: ({ section, plainHoles }) => {
       const holes = plainHoles()
       return holes.length === 0
@@ -67,9 +72,6 @@ const pieces = (context: ShoeContext, values: Figures): ShoePart[] => {
       ]
 }
 
-/** Steel that must stay beside a crease, mm. */
-const LEAST_LAND = 1.5
-
 /** A groove in the ground surface that holds the nail heads and grips. */
 export const crease = modificationOf({
   kind: 'crease',
@@ -78,14 +80,7 @@ export const crease = modificationOf({
   label: 'Crease',
   purpose: 'A groove in the ground surface: nail heads sink in it, dirt in it grips.',
   fields,
-  refuse: (context, { mouth, fromRim }) => {
-    const round = roundBar(context)
-    if (round) return round
-    const land = Math.min(fromRim - mouth / 2, context.section.width - fromRim - mouth / 2)
-    return land < LEAST_LAND
-      ? told`less than ${length(LEAST_LAND, 'fine')} of steel would be left beside it; narrow it or move it in`
-      : undefined
-  },
+  refuse: roundBar,
   forge: (form, { share }, _context, values) => {
     const deep = runOut(share, runOf(values))
     if (deep <= 0) return form

@@ -115,8 +115,9 @@ describe('what is forged', () => {
     expect(problemsOf([{ kind: 'crease', style: 'wavy' }])[0]!.message).toContain(
       'not one of full, quarter, none',
     )
+    // A millimetre and a half of steel stays beside it.
     expect(problemsOf([{ kind: 'crease', fromRim: 4, mouth: 8 }])[0]!.message).toContain(
-      'of steel would be left',
+      'lies between 5.5 mm and',
     )
   })
 

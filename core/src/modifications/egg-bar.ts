@@ -1,4 +1,4 @@
-import { trackLength } from '../geometry/track'
+import type { Track } from '../geometry/track'
 import { sectionArea } from '../shoe/section-form'
 import { behindHeels, closingRun, runVolume } from './closing-run'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
@@ -11,7 +11,10 @@ const fields = fieldsOf([
     kind: 'length',
     ofFoot: true,
     where: 'How far its back edge lies behind the bulb line; minus ends before it.',
-    range: ({ foot }) => [-foot.bulbLine * 0.4, foot.length * 0.12],
+    range: (context) => [
+      Math.max(-context.foot.bulbLine * 0.4, leastBehind(context)),
+      context.foot.length * 0.12,
+    ],
     fallback: () => 0,
   },
 ])
@@ -21,13 +24,20 @@ type Figures = FiguresOf<typeof fields>
 const middleY = ({ foot, section }: ShoeContext, values: Figures): number =>
   foot.widestFromToe - foot.length - foot.bulbLine - values.behindBulbs + section.width / 2
 
+/** The bar needs so much of its width behind the ends of the branches. */
+const ROOM = 0.15
+
+/** The nearest to the bulb line that leaves it that room, mm; a hair more, so that rounding does not refuse it. */
+const leastBehind = (context: ShoeContext): number =>
+  context.section.width * ROOM - behindHeels(context, middleY(context, { behindBulbs: 0 })) + 0.01
+
 /** Where branches reach the bulb line, an egg bar would close them this far behind their ends, mm. */
 const BEHIND_ENDS = 2
 
-/** What an egg bar whose back edge lies on the bulb line takes of the bar behind the heels, mm. */
-export function eggMeasure(context: ShoeContext): number {
+/** The run of an egg bar whose back edge lies on the bulb line: what is cut for heels that are turned across. */
+export function usualEggRun(context: ShoeContext): Track {
   const y = middleY(context, { behindBulbs: 0 })
-  return trackLength(closingRun(context, y - Math.max(0, BEHIND_ENDS - behindHeels(context, y))))
+  return closingRun(context, y - Math.max(0, BEHIND_ENDS - behindHeels(context, y)))
 }
 
 /** The outline closed behind the heels in an oval. */
@@ -43,7 +53,7 @@ export const eggBar = modificationOf({
     'heart-bar': 'A shoe is closed by one bar; a heart bar with an egg bar is a design of its own',
   },
   refuse: (context, values) =>
-    behindHeels(context, middleY(context, values)) > context.section.width * 0.15
+    behindHeels(context, middleY(context, values)) > context.section.width * ROOM
       ? undefined
       : 'the branches already reach the bulb line; choose a fit that ends at the buttress',
   hindmost: (context, values) => middleY(context, values) - context.section.width / 2,

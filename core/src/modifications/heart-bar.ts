@@ -4,7 +4,7 @@ import { planeArea } from '../geometry/plane-area'
 import type { Vec } from '../geometry/vector'
 import { barBetweenHeels, barHandles, BAR_FIELDS, proudCautions } from './heel-bar'
 import { once } from './kit'
-import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf, type Values } from './modification'
 import { inches } from '../units/length'
 import { length, told } from '../notices/told'
 
@@ -25,7 +25,7 @@ const fields = fieldsOf([
     kind: 'length',
     ofFoot: true,
     where: 'How far the plate stays inside the sides of the frog, so that it bears on no bar.',
-    range: ({ foot }) => [0, foot.frogWidth * 0.3],
+    range: (context, before) => [0, mostInset(context, before)],
     fallback: () => 2,
   },
 ])
@@ -97,6 +97,23 @@ const plate = once((context: ShoeContext, values: Figures): Vec[] => {
   const both = medial.filter(([x], i) => x < lateral[i]![0])
   return [...neck(last.lateral), ...lateral.reverse(), ...both, ...neck(last.medial)]
 })
+
+/** Nobody draws a plate in by more, as a share of the frog's width. */
+const MOST_INSET = 0.3
+
+/** How far a plate can be drawn in before too little of it is left, mm; where none is left at all it is refused for that. */
+function mostInset(context: ShoeContext, before: Values): number {
+  const { width, thickness, apexGap } = before as Omit<Figures, 'inset'>
+  const carries = (inset: number): boolean => {
+    const edge = plate(context, { width, thickness, apexGap, inset })
+    return edge.length > 0 && planeArea(edge).area >= LEAST_PLATE
+  }
+  const most = context.foot.frogWidth * MOST_INSET
+  return carries(most) || !carries(0) ? most : halved(0, most, carries, HALVINGS_OF_INSET)
+}
+
+/** To a few hundredths of a millimetre. */
+const HALVINGS_OF_INSET = 8
 
 /** Whether a closed line is the same from its other end, mirrored in the middle line. */
 const isEven = (edge: readonly Vec[]): boolean =>

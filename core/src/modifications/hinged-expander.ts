@@ -3,8 +3,8 @@ import type { Vec } from '../geometry/vector'
 import { barDay, USUAL_BARS } from '../terms/cross-bars'
 import { inches } from '../units/length'
 import { sectionArea } from '../shoe/section-form'
-import { behindHeels, closingRun } from './closing-run'
-import { eggMeasure } from './egg-bar'
+import { behindHeels, closingRun, runVolume } from './closing-run'
+import { usualEggRun } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
 import type { FootOutline } from '../foot/outline'
@@ -87,6 +87,16 @@ const restingGuess = (context: ShoeContext): number => {
 const lapY = ({ rims, section }: ShoeContext): number => {
   const { points } = rims.centreline
   return Math.min(points[0]![1], points[points.length - 1]![1]) - section.width * 0.9
+}
+
+/** The bar that is turned across behind the heels, mm3: as of an egg bar, and the hinge and the lap beyond it; raised as the heels are. */
+function closingVolume(context: ShoeContext): number {
+  const { section, raisedBehind } = context
+  const thickness = section.thickness + (raisedBehind?.(lapY(context)) ?? 0)
+  return (
+    runVolume(usualEggRun(context), section, raisedBehind) +
+    HINGE_AND_LAP * sectionArea({ ...section, thickness })
+  )
 }
 
 /** The cross bars, each a step longer from hole to hole than the last; mm. */
@@ -242,11 +252,10 @@ export const hingedExpander = modificationOf({
       : 'there is no room behind the heels for the lap'
   },
   parts: (context, values) => {
-    const { section, rims } = context
+    const { section, rims, raisedBehind } = context
     const run = closingRun(context, lapY(context))
     const { edge, outline } = besideRun(rims, run, section.width)
-    // Cut as an egg bar is, and the hinge and the lap beyond it.
-    const length = eggMeasure(context) + HINGE_AND_LAP
+    const volume = closingVolume(context)
     const [lateral, medial] = plateSides(context)!
     const y = holeY(context)
     const toe = placeAt(rims.outer, rims.toe).point
@@ -256,8 +265,9 @@ export const hingedExpander = modificationOf({
         layer: 'bar',
         edge,
         join: { outline, welds: [] },
-        volume: length * sectionArea(section),
-        ofTheBar: length,
+        between: [0, section.thickness + (raisedBehind?.(lapY(context)) ?? 0)],
+        volume,
+        ofTheBar: volume / sectionArea(section),
       },
       {
         label: 'Hinge and its rivet',

@@ -1,4 +1,6 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { anyPlan, tryPlan } from '../testing/fuzz/any-plan'
 import { MODIFICATIONS } from './index'
 import {
   clashWith,
@@ -40,5 +42,26 @@ describe('the list of modifications', () => {
     )
     expect(offers.find(({ kind }) => kind === 'straight-bar')!.clash).toBeTruthy()
     expect(offers.find(({ kind }) => kind === 'toe-clip')!.clash).toBeUndefined()
+  })
+})
+
+describe('a figure beside the defaults of the others', () => {
+  it.each([
+    ['egg-bar', 'behindBulbs'],
+    ['heart-bar', 'inset'],
+    ['crease', 'mouth'],
+    ['crease', 'fromRim'],
+  ])('is possible from end to end of its own range: %s, %s', (kind, key) => {
+    fc.assert(
+      fc.property(anyPlan, fc.double({ min: 0, max: 1, noNaN: true }), ({ foot, section, fit }, share) => {
+        const with_ = (figures: Record<string, number>) =>
+          tryPlan({ foot, shoe: { section, fit, modifications: [{ kind, ...figures }] } })
+        const ranges = with_({})?.modifications[0]!.ranges
+        fc.pre(ranges !== undefined)
+        const [low, high] = ranges![key]!
+        expect(with_({ [key]: low + (high - low) * share })).toBeDefined()
+      }),
+      { numRuns: 60 },
+    )
   })
 })

@@ -57,7 +57,8 @@ export interface FigureField extends AnyField {
   /** It is laid out on the foot and grows with it; other lengths are of the bar. */
   ofFoot?: boolean
   options?: undefined
-  range: (context: ShoeContext) => readonly [number, number]
+  /** What is possible beside the figures before it in the list. */
+  range: (context: ShoeContext, before: Values) => readonly [number, number]
   /** What is taken where it is not said; the figures before it in the list are known. */
   fallback: (context: ShoeContext, before: Values) => number
 }

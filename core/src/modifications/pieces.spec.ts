@@ -3,6 +3,7 @@ import { placeAt, nearestStation, track, trackLength } from '../geometry/track'
 import { distance, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import { ALUMINIUM, codes, made, problemsOf } from '../testing/made'
+import { PLAIN_SHOE } from '../testing/samples'
 import { inches } from '../units/length'
 
 const part = (plan: Plan, label: string) => plan.parts.find((one) => one.label === label)!
@@ -113,5 +114,17 @@ describe('what nobody gave a figure for', () => {
     expect(extent(rod, 0).from).toBeCloseTo(-extent(rod, 0).to, 9)
     const plate = extent(part(plan, 'Outer drilled lug').edge, 1)
     expect((extent(rod, 1).from + extent(rod, 1).to) / 2).toBeCloseTo((plate.from + plate.to) / 2, 9)
+  })
+
+  it('the heels of an expander are turned across as high as a forged wedge raises them, as those of an egg bar are', () => {
+    const closing = (kind: string, rise: number) =>
+      made([...(rise > 0 ? [{ kind: 'wedge', rise, made: 'forged from the bar' }] : []), { kind }]).iron
+        .closing
+    const beyondEgg = (rise: number) => closing('hinged-expander', rise) - closing('egg-bar', rise)
+    // Two inches of hinge and lap, and what little lies between the two runs.
+    expect(beyondEgg(0)).toBeCloseTo(inches(2), 0)
+    const higher = 1 + 10 / PLAIN_SHOE.section.thickness
+    expect(beyondEgg(10) / beyondEgg(0) / higher).toBeCloseTo(1, 0)
+    expect(beyondEgg(10)).toBeGreaterThan(inches(4))
   })
 })

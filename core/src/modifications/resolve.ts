@@ -99,7 +99,7 @@ function readValues(
     }
     const value =
       given === undefined ? field.fallback(context, values) : typeof given === 'number' ? given : NaN
-    const range = field.range(context)
+    const range = field.range(context, values)
     const beyond = outOfRange(
       `${path}.${field.key}`,
       `${label}, ${field.label.toLowerCase()}`,

@@ -5,7 +5,6 @@ import type { FootFigureKey } from '../foot/figures'
 import type { Landmarks } from '../foot/landmarks'
 import type { Foot } from '../foot/measurements'
 import type { WidestPart } from '../foot/widest-part'
-import { trackLength, placeAt, type Track } from '../geometry/track'
 import { union } from '../geometry/union'
 import { addWhenAsked, onceAsked } from '../geometry/when-asked'
 import type { Vec } from '../geometry/vector'
@@ -32,6 +31,7 @@ import type { Section } from '../records/shoe'
 import { suggestSection, type SuggestedSection } from '../shoe/common-sections'
 import { coverOf } from '../shoe/cover'
 import type { Fit } from '../shoe/fit'
+import { heelWidths, shoeMeasures, type ShoeMeasures } from '../shoe/measures'
 import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
@@ -62,6 +62,8 @@ export interface Plan {
   balance: Balance
   /** The shoe across its heel ends, mm, the ways farriers compare it: outside, and middle to middle of the web. */
   heels: { outside: number; middleOfWeb: number }
+  /** What the finished shoe is compared by, and where the rule lies. */
+  measures: ShoeMeasures
   profile: Profile
   /** The finished section at each place, from heel to heel. */
   cuts: SectionCut[]
@@ -133,6 +135,7 @@ export function answer(cut: Cut): Plan {
   return addWhenAsked(settled, {
     modifications: () => chosen.map((one) => planned(one, context, plainContext, madeOf(cut))),
     forging,
+    measures: () => shoeMeasures(rims, closing > 0),
   })
 }
 
@@ -149,7 +152,7 @@ const planned = (
       ranges: () =>
         Object.fromEntries(
           modification.fields.flatMap((field) =>
-            field.options ? [] : [[field.key, field.range(plainContext)] as const],
+            field.options ? [] : [[field.key, field.range(plainContext, values)] as const],
           ),
         ),
       told: () => modification.tell?.(context, values, made) ?? [],
@@ -187,10 +190,4 @@ function wholeOf(rims: Rims, parts: readonly ShoePart[]): readonly (readonly Vec
   if (joined.length === 0) return [shoeBody(rims)]
   const square = [...rims.outer.points, ...[...rims.inner.points].reverse()]
   return union([square, ...joined.map(({ edge, join }) => join?.outline ?? edge)])
-}
-
-/** Across the heel ends of the shoe. */
-function heelWidths({ outer, centreline }: Rims): Plan['heels'] {
-  const across = (t: Track) => placeAt(t, 0).point[0] - placeAt(t, trackLength(t)).point[0]
-  return { outside: across(outer), middleOfWeb: across(centreline) }
 }

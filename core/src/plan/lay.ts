@@ -10,7 +10,8 @@ import type { ShoeContext } from '../modifications/modification'
 import { refusals, resolveModifications, type Chosen } from '../modifications/resolve'
 import { placeHoles } from '../nails/holes'
 import { ProblemError, type Problem } from '../notices/problem'
-import type { Half } from '../terms/half'
+import { byHalf, type Half } from '../terms/half'
+import { branchLengths } from '../shoe/kept-length'
 import { plainLay, type Lay } from '../shoe/lay'
 import { layMoulded, type Moulded } from '../shoe/moulded/lay-moulded'
 import { layRims, type Rims } from '../shoe/rims'
@@ -30,6 +31,8 @@ export interface Laid extends Asked {
   rims: Rims
   /** How far each branch goes on behind its buttress, mm: as asked for, or as far as a factory shoe reaches. */
   heelLength: Record<Half, number>
+  /** A factory shoe that is bent: how far each branch goes on beyond where the fit ends, along it, mm; minus falls short. */
+  beyondFit?: Record<Half, number>
   /** A factory shoe that cannot be bent, as it is laid and trimmed. */
   moulded?: Moulded
   chosen: readonly Chosen[]
@@ -56,12 +59,12 @@ export function layShoe(asked: Asked): Laid {
   const plainContext = contextOf(asked, plain, drawn)
   const { chosen, problems } = resolveModifications(asked.shoe.modifications, plainContext)
   refuse(...problems)
-  const modified = (lay: Lay) =>
-    modifiedRims(chosen, { lay, rims: plain, centroidShare }, outline, plainContext)
+  const modified = (lay: Lay, bare = plain) =>
+    modifiedRims(chosen, { lay, rims: bare, centroidShare }, outline, plainContext)
   const first = modified(lay)
   // What is set out or set back lies on a longer or a shorter way: a factory shoe keeps its length on that too.
   const again = asked.stock !== undefined && !moulded && first !== plain
-  const kept = again ? layOfSize(asked, lay, modified) : lay
+  const kept = again ? layOfSize(asked, lay, (one) => modified(one)) : lay
   const rims = again ? modified(kept) : first
   if (isShut(rims))
     refuse(rims === plain || isShut(plain) ? tooWide(section.width, foot) : shutBy(chosen, foot))
@@ -69,10 +72,19 @@ export function layShoe(asked: Asked): Laid {
   refuse(...refusals(chosen, context))
   if (branchesMeet(rims)) refuse(meeting(fit))
   const heelLength = kept.heelLength
+  const beyondFit =
+    asked.stock && !moulded && longerBy(rims, modified(asWanted, layRims(outline, asWanted, centroidShare)))
   return {
     ...{ ...asked, ...drawn, centroidShare, plain, rims, heelLength, chosen, plainContext, context },
     ...(moulded && { moulded }),
+    ...(beyondFit && { beyondFit }),
   }
+}
+
+/** By how much the branches of one shoe are longer than those of another, mm. */
+function longerBy(one: Rims, other: Rims): Record<Half, number> {
+  const [long, wanted] = [branchLengths(one), branchLengths(other)]
+  return byHalf((branch) => long[branch] - wanted[branch])
 }
 
 /** What cannot be bent is laid as it is. */

@@ -4,6 +4,9 @@ import { ProblemError } from '../notices/problem'
 import { anyFoot } from '../testing/any-foot'
 import { codes, refusedBy } from '../testing/made'
 import { FIVE_BY_FIVE } from '../testing/samples'
+import { RASPED } from '../shoe/to-cut'
+import { FIT_NAMES } from '../terms/fits'
+import { HALVES, type Half } from '../terms/half'
 import { shoeOfSize, sizeOf } from '../testing/sizes'
 import { planShoe, type Plan } from './plan'
 
@@ -63,6 +66,32 @@ describe('a factory shoe laid on a foot', () => {
     expect(long.heelLeft!.lateral - plain.heelLeft!.lateral).toBeLessThan(10.5)
     expect(long.heelToCut!.lateral).toBe(long.heelLeft!.lateral)
     expect(plain.heelToCut!.lateral).toBe(0)
+  })
+
+  it('leaves nothing once the heels are cut as it says, on any fit', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...FIT_NAMES),
+        fc.double({ min: 305, max: 350, noNaN: true }),
+        fc.constantFrom(undefined, 'rolled-toe', 'squared-toe'),
+        (fit, long, kind) => {
+          const of = (cutOff?: Record<Half, number>) =>
+            planShoe(FIVE_BY_FIVE, {
+              ...shoeOfSize(sizeOf(long), {
+                stock: { kind: 'size', facts: sizeOf(long), ...(cutOff && { cutOff }) },
+              }),
+              fit,
+              ...(kind && { modifications: [{ kind }] }),
+            }).iron
+          const { heelToCut, heelLeft } = of()
+          for (const branch of HALVES) {
+            if (heelToCut![branch] === 0) expect(heelLeft![branch]).toBeLessThanOrEqual(RASPED)
+            else expect(of(heelToCut).heelLeft![branch]).toBeCloseTo(0, 4)
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 
   it('takes off what is cut from its heels', () => {

@@ -61,18 +61,17 @@ export function ironOfSize(
   bar: Iron,
   facts: SizeFacts,
   {
-    heelLength,
+    beyondFit,
     moulded,
-    fit,
     rims,
     section,
-  }: Pick<Asked, 'fit' | 'section'> & {
-    heelLength: Record<Half, number>
+  }: Pick<Asked, 'section'> & {
+    beyondFit?: Record<Half, number>
     moulded?: Moulded
     rims: Rims
   },
 ): Iron {
-  const heelLeft = moulded?.heelLeft ?? both((branch) => heelLength[branch] - fit.heelLength)
+  const heelLeft = moulded?.heelLeft ?? beyondFit ?? both(() => 0)
   const worked = bar.volume * DENSITY[section.material] * 1e-6
   // What it weighs in the box is known better than what its section comes to; what is sawn off is gone.
   const boxed = section.width * section.thickness * facts.length * DENSITY[section.material] * 1e-6

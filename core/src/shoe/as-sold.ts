@@ -8,6 +8,7 @@ import type { SizeFacts } from '../records/size'
 import type { SizeFeet } from '../terms/size-kinds'
 import { resolveFit } from './fit'
 import { plainLay } from './lay'
+import { lengthwise } from './measures'
 import { layRims } from './rims'
 
 /** What a shoe measures as it comes from the box, mm: outside at its widest, across its heels, toe to heel line. */
@@ -137,15 +138,22 @@ export function soldMeasures(facts: SizeFacts): SoldMeasures {
     width: soldWidth(facts),
     heelsOutside: acrossHeels(outer),
     heelsMiddle: acrossHeels(middle),
-    toeToHeels: toeToHeels(outer),
+    toeToHeels: toeToHeels(outer, facts.web),
   }
 }
 
 const acrossHeels = (line: Track): number =>
   placeAt(line, 0).point[0] - placeAt(line, trackLength(line)).point[0]
 
-const toeToHeels = ({ points }: Track): number =>
-  Math.max(...points.map(([, y]) => y)) - Math.min(points[0]![1], points[points.length - 1]![1])
+/** How far its branches reach behind its toe, mm: to where their outer edges end, as a fit counts it. */
+export function soldReach(facts: SizeFacts): number {
+  const { points } = soldRim(facts)
+  return Math.max(...points.map(([, y]) => y)) - Math.min(points[0]![1], points[points.length - 1]![1])
+}
+
+/** To a rule across the heels, as of a shoe that is made here. */
+const toeToHeels = (outer: Track, web: number): number =>
+  lengthwise({ outer, inner: parallel(outer, -web), web: [web] }).value
 
 /** The centreline of a shoe that is sold by its width and length, mm: its shape is taken as usual for its feet. */
 export function lengthFromSold(sold: {
@@ -156,6 +164,6 @@ export function lengthFromSold(sold: {
 }): number {
   const { outer, width } = SHAPE[sold.feet]()
   const across = sold.width / width
-  const along = shareFor((share) => toeToHeels(stretched(outer, across, share)), sold.toeToHeels)
+  const along = shareFor((share) => toeToHeels(stretched(outer, across, share), sold.web), sold.toeToHeels)
   return trackLength(middleOf(stretched(outer, across, along), sold.web))
 }

@@ -91,7 +91,7 @@ export function stationBeside(source: Track, beside: Track, station: number): nu
 }
 
 /** The whole shoe as one closed outline, heel ends rounded as they come off the rasp. */
-export function shoeBody(rims: Rims): Vec[] {
+export function shoeBody(rims: Pick<Rims, 'outer' | 'inner' | 'web'>): Vec[] {
   const narrowest = Math.min(rims.web[0]!, rims.web[rims.web.length - 1]!)
   const radius = Math.min(narrowest * 0.35, trackLength(rims.outer) / 20)
   const shorten = (t: Track) => sliceTrack(t, radius, trackLength(t) - radius)

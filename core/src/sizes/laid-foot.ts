@@ -32,6 +32,8 @@ export interface LongRun {
   start: number
   reach: (footStation: number) => number
   branches: Record<Half, number>
+  /** As long as the fit wants each branch, along the centreline. */
+  wanted: Record<Half, number>
   /** Across it at its widest, mm. */
   width: number
   /** How far behind the buttress the run goes, along it. */
@@ -66,6 +68,7 @@ export function laidFoot(input: FootInput, fitInput: ShoeInput['fit']): LaidFoot
     const run = {
       ...{ rims, beside, start, reach: lay.reach },
       branches: branchLengths(rims),
+      wanted: branchLengths(layRims(outline, lay, 0.5)),
       width: widthOf(rims.outer),
       beyond,
     }

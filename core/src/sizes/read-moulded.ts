@@ -2,7 +2,7 @@ import { drilledHoles } from '../nails/drilled'
 import { placeHoles } from '../nails/holes'
 import { judgeNails } from '../nails/nails'
 import type { SizeFacts } from '../records/size'
-import { soldMeasures, soldWidth } from '../shoe/as-sold'
+import { soldReach, soldWidth } from '../shoe/as-sold'
 import { plainLay } from '../shoe/lay'
 import { layMoulded } from '../shoe/moulded/lay-moulded'
 import { layRims } from '../shoe/rims'
@@ -18,7 +18,7 @@ import type { SizeOnFoot } from './read-size'
  */
 export function mouldedOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
   const { foot, fit, outline } = laid
-  const behind = soldMeasures(facts).toeToHeels - foot.length
+  const behind = soldReach(facts) - foot.length
   const left = behind - fit.heelLength
   const alike = (value: number) => ({ lateral: value, medial: value })
   const nails = onceAsked(() => {

@@ -7,7 +7,6 @@ import type { SizeFacts } from '../records/size'
 import { soldWidth } from '../shoe/as-sold'
 import { onceAsked } from '../geometry/when-asked'
 import { byHalf, type Half } from '../terms/half'
-import { stationBeside } from '../shoe/rims'
 import { toCut } from '../shoe/to-cut'
 import { resolveWorkshop } from '../workshop/workshop'
 import type { Verdict } from '../terms/verdicts'
@@ -35,22 +34,19 @@ const WORKSHOP = resolveWorkshop({})
 
 /** Lays a size on a foot: middle of toe to middle of toe, along the fit's curve, heels where its length ends. */
 export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
-  const { foot, fit, outline } = laid
+  const { foot, outline } = laid
   const run = laid.along(facts.web)
-  const { rims, beside, branches, beyond } = run
+  const { rims, branches, wanted } = run
   const long = trackLength(rims.centreline)
   const end = (branch: Half) => {
     const spare = branches[branch] - facts.length / 2
-    const { station, onRun } = besideMiddle(run, branch === 'lateral' ? spare : long - spare)
-    const outer = placeAt(rims.outer, station)
+    const outer = placeAt(rims.outer, besideMiddle(run, branch === 'lateral' ? spare : long - spare))
     const inner = along(outer.point, turnRight(outer.tangent), -facts.web)
-    const before = branch === 'lateral' ? onRun : trackLength(beside) - onRun
-    return { y: Math.min(outer.point[1], inner[1]), heelLength: beyond - before }
+    return Math.min(outer.point[1], inner[1])
   }
-  const ends = byHalf(end)
-  const heelLeft = byHalf((branch) => ends[branch].heelLength - fit.heelLength)
+  const heelLeft = byHalf((branch) => facts.length / 2 - wanted[branch])
   const buttressY = foot.widestFromToe - foot.length
-  const heelBehind = byHalf((branch) => buttressY - ends[branch].y)
+  const heelBehind = byHalf((branch) => buttressY - end(branch))
   return {
     facts,
     openBy: run.width - soldWidth(facts),
@@ -66,16 +62,12 @@ export function sizeOnFoot(laid: LaidFoot, facts: SizeFacts): SizeOnFoot {
   }
 }
 
-/** The stations of outer rim and run beside a station of the centreline. Point for point, where nothing was cut at a fold. */
-function besideMiddle({ rims, beside }: LongRun, station: number): { station: number; onRun: number } {
-  const { centreline, outer } = rims
-  if (centreline.points.length !== outer.points.length) {
-    const near = nearestStation(outer, placeAt(centreline, station).point)
-    return { station: near, onRun: stationBeside(outer, beside, near) }
-  }
+/** The station of the outer rim beside one of the centreline. Point for point, where nothing was cut at a fold. */
+function besideMiddle({ rims: { centreline, outer } }: LongRun, station: number): number {
+  if (centreline.points.length !== outer.points.length)
+    return nearestStation(outer, placeAt(centreline, station).point)
   const i = segmentAt(centreline.stations, station)
   const [from, to] = [centreline.stations[i]!, centreline.stations[i + 1]!]
   const share = to > from ? (station - from) / (to - from) : 0
-  const on = (stations: readonly number[]) => stations[i]! + share * (stations[i + 1]! - stations[i]!)
-  return { station: on(outer.stations), onRun: on(beside.stations) }
+  return outer.stations[i]! + share * (outer.stations[i + 1]! - outer.stations[i]!)
 }

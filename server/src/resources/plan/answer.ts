@@ -245,6 +245,8 @@ const mouldedSchema = object({
   words: z.array(toldSchema),
 }).describe('a factory shoe that cannot be bent')
 
+const rule = object({ value: mm, between: z.tuple([point, point]) })
+
 /** What `POST /plan` answers. */
 export const planAnswerSchema = object({
   foot: footSchema.describe('with its defaults'),
@@ -263,6 +265,9 @@ export const planAnswerSchema = object({
   widest: widestSchema,
   balance: balanceSchema,
   heels: object({ outside: mm, middleOfWeb: mm }).describe('across the heel ends'),
+  measures: object({ width: rule, heelsOutside: rule, heelsMiddle: rule, length: rule }).describe(
+    'what the finished shoe is compared by, and where the rule lies',
+  ),
   profile: object({
     ...{ s: z.array(mm), width: z.array(mm), thickness: z.array(mm) },
     ...{ area: z.array(z.number()), finished: z.array(z.number()) },

@@ -3,8 +3,8 @@ import {
   branchLines,
   centrelineOf,
   centrelineOfPlan,
-  measuresOf,
   readPoints,
+  rightMeasures,
   soldCentreline,
   straightBar,
   tappedShape,
@@ -52,8 +52,8 @@ export class Trying {
 
   /** What a tape would read of the shoe once it is right. */
   readonly right = computed(() => {
-    const [pattern, plan] = [this.pattern(), this.plan()]
-    return pattern && plan && measuresOf(pattern, plan.section.width, this.heelMeasure())
+    const plan = this.plan()
+    return plan && rightMeasures(plan, this.heelMeasure())
   })
 
   /** A factory shoe lies on the Bench: it can be shaped as it comes from the box. */
