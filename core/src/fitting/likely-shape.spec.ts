@@ -63,8 +63,8 @@ describe('a shape from three measures', () => {
         const asked = requestOf(drawn)
         const plan = tryPlan(asked)
         fc.pre(plan !== undefined)
-        const card = plan!.iron.heats[plan!.iron.heats.length - 1]!.measures.map(({ value }) => value)
-        const right = rightMeasures(plan!, way)
+        const card = plan.iron.heats[plan.iron.heats.length - 1]!.measures.map(({ value }) => value)
+        const right = rightMeasures(plan, way)
         expect([right.width, right.length]).toEqual([card[0], card[2]])
         if (way === 'outside') expect(right.heelWidth).toBe(card[1])
         // The figures as they are read off a rule.

@@ -13,6 +13,7 @@ import { proposedCycle, type ProposedCycle } from './cycle'
 import { driftOf, growthOf } from './drift'
 import { holdingOf, type Holding } from './holding'
 import { intervalsOf, isHardFaced, type History, type Interval } from './intervals'
+import { newThickness, thinnest } from './new-thickness'
 import type { Rate } from './rate'
 import { canBeReset, throughOn, wearOf, weeksBetween, type Through, type Wear } from './wear'
 
@@ -147,18 +148,19 @@ function wasReset({ visits, footRecords }: History, side: Side, from: string): b
 
 function wearBy(
   { others, horse }: ForecastOf,
-  { shoe }: StoredPattern,
+  pattern: StoredPattern,
   from: string,
   own: readonly Interval[],
   reset: boolean,
 ): Pick<FootForecast, 'wear' | 'otherWear'> {
+  const { shoe } = pattern
   const hardFaced = isHardFaced(shoe)
-  const bar = shoe.section.thickness
-  const wear = wearOf(own, others, hardFaced)
-  const other = wearOf(own, others, !hardFaced)
+  const { thickness: bar, material } = shoe.section
+  const wear = wearOf(own, others, { hardFaced, material })
+  const other = wearOf(own, others, { hardFaced: !hardFaced, material })
   const left = own.at(-1)?.left
   // A shoe that was put on again begins with what was left of it; where nobody read that, nothing is told.
-  const thickness = reset ? left : bar
+  const thickness = reset ? left : thinnest(newThickness(pattern))
   const through = (one: Wear) => {
     const on = thickness === undefined ? undefined : throughOn(one, thickness, from, bar)
     return on && { through: on }

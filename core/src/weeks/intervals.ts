@@ -5,8 +5,10 @@ import type { ShoeInput } from '../records/shoe'
 import type { OldShoe } from '../records/look'
 import { workOf } from '../records/worn'
 import type { LossReason } from '../terms/choices'
+import type { Material } from '../terms/sections'
 import { daysBetween } from '../terms/days'
 import type { Side } from '../terms/sides'
+import { mostLost, newThickness, readThickness, thinnest, type Thickness } from './new-thickness'
 
 /** The time a shoe was worn: from the visit it was put on, to the next, with what was found of it there. Lengths in mm. */
 export interface Interval {
@@ -18,10 +20,13 @@ export interface Interval {
   /** It was the shoe of the visit before, put on again. */
   reset: boolean
   hardFaced: boolean
-  /** Thickness when it was put on, where it is known. */
+  material: Material
+  /** Thickness at its thinnest place when it was put on, where it is known. */
   thickness?: number
   /** Thickness that was left at its thinnest place. */
   left?: number
+  /** What it lost at the place that lost most, of those that were read. */
+  worn?: number
   lost: boolean
   loose: boolean
   reason?: LossReason
@@ -34,12 +39,7 @@ export interface Interval {
 export type History = Pick<HorsePage, 'visits' | 'footRecords' | 'looks' | 'patterns'>
 
 /** The least thickness that was read of an old shoe. */
-export function leastLeft(old: OldShoe): number | undefined {
-  const read = [old.leftToe, old.leftQuarters, old.leftOuterHeel, old.leftInnerHeel].filter(
-    (one): one is number => one !== undefined,
-  )
-  return read.length > 0 ? Math.min(...read) : undefined
-}
+export const leastLeft = (old: OldShoe): number | undefined => thinnest(readThickness(old))
 
 /** Whether a shoe was hardened against wear. */
 export const isHardFaced = ({ modifications }: Pick<ShoeInput, 'modifications'>): boolean =>
@@ -53,6 +53,8 @@ export function intervalsOf({ visits, footRecords, looks, patterns }: History, s
   const recordAt = (visitId: string) =>
     footRecords.find((one) => one.visitId === visitId && one.side === side)
   const found: Interval[] = []
+  /** What was read of the shoe before, place by place. */
+  let leftBefore: Partial<Thickness> = {}
   for (let i = 0; i + 1 < done.length; i++) {
     const [visit, next] = [done[i]!, done[i + 1]!]
     const weeks = daysBetween(visit.date, next.date) / 7
@@ -62,20 +64,23 @@ export function intervalsOf({ visits, footRecords, looks, patterns }: History, s
     const pattern = patterns.find(({ id }) => id === record?.patternId)
     if (weeks <= 0 || work === 'bare' || !pattern) continue
     const seen = looks.find(({ visitId }) => visitId === next.id)?.feet[side]
-    const before = found[found.length - 1]
     // Said by nothing else, a shoe is new at each visit.
     const reset = work === 'reset'
-    const thickness = reset ? before?.left : pattern.shoe.section.thickness
-    const left = seen && leastLeft(seen.oldShoe)
+    const began = reset ? leftBefore : newThickness(pattern)
+    const ended = seen ? readThickness(seen.oldShoe) : {}
+    const [thickness, left, lost] = [thinnest(began), thinnest(ended), mostLost(began, ended)]
+    leftBefore = ended
     const toeLeft = record?.foot.dorsalLength
     const toeFound = seen?.untrimmed.dorsalLength
     found.push({
       ...{ from: visit.date, to: next.date, weeks, reset },
       design: designName(pattern.shoe, 'own bar'),
       hardFaced: isHardFaced(pattern.shoe),
+      material: pattern.shoe.section.material,
       ...{ lost: seen?.lost ?? false, loose: seen?.loose ?? false },
       ...(thickness !== undefined && { thickness }),
       ...(left !== undefined && { left }),
+      ...(lost !== undefined && { worn: lost }),
       ...(seen?.lossReason && { reason: seen.lossReason }),
       ...(toeLeft !== undefined && { toeLeft }),
       ...(toeFound !== undefined && { toeFound }),

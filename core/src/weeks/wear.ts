@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from '../terms/days'
 import type { Interval } from './intervals'
-import { rateOf, type Rate } from './rate'
+import { LEAST_WEEKS, rateOf, type Change, type Rate } from './rate'
 
 /** Of the bar’s thickness so much must be left, as a share (no source; a farrier may set another). */
 export const THROUGH_AT = 1 / 3
@@ -15,24 +15,27 @@ export interface Wear {
   pooled: boolean
 }
 
-/** What a shoe loses at its thinnest place, mm a week, over each interval it was read for; a shoe that was lost says nothing. */
-const wearRates = (intervals: readonly Interval[], hardFaced: boolean): number[] =>
-  intervals.flatMap(({ thickness, left, weeks, lost, hardFaced: faced }) =>
-    thickness === undefined || left === undefined || lost || faced !== hardFaced
+/** What wears alike: hardened or not, of one metal. */
+export type WearsAs = Pick<Interval, 'hardFaced' | 'material'>
+
+/** How far off two readings of a thickness are together, one standard deviation, mm: a rule to 1/64 in, twice (from memory). */
+const READ = 0.5
+
+/** What shoes lost, each over the weeks it was worn; one that was lost says nothing. */
+const changesOf = (intervals: readonly Interval[], { hardFaced, material }: WearsAs): Change[] =>
+  intervals.flatMap((one) =>
+    one.worn === undefined || one.lost || one.hardFaced !== hardFaced || one.material !== material
       ? []
-      : [Math.max(0, thickness - left) / weeks],
+      : [{ by: one.worn, weeks: one.weeks }],
   )
 
 /** The rate of wear of a horse; with others of the same going until it has enough of its own. */
-export function wearOf(
-  own: readonly Interval[],
-  others: readonly Interval[],
-  hardFaced: boolean,
-): Wear | undefined {
-  const mine = wearRates(own, hardFaced)
-  const pooled = mine.length < OWN_ENOUGH
-  const rate = rateOf(pooled ? [...mine, ...wearRates(others, hardFaced)] : mine)
-  return rate && { rate, pooled }
+export function wearOf(own: readonly Interval[], others: readonly Interval[], as: WearsAs): Wear | undefined {
+  const mine = changesOf(own, as)
+  const pooled = mine.filter(({ weeks }) => weeks >= LEAST_WEEKS).length < OWN_ENOUGH
+  const rate = rateOf(pooled ? [...mine, ...changesOf(others, as)] : mine, READ)
+  // Iron does not grow: what is read so is the reading.
+  return rate && { rate: { ...rate, perWeek: Math.max(0, rate.perWeek) }, pooled }
 }
 
 /** When a shoe will be through: its least place down to a share of the bar. */
