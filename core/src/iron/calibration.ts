@@ -15,12 +15,37 @@ export type Calibration = Omit<LearnedCut, 'section' | 'style'>
  */
 const DOUBT = 0.8
 
-/** So many robust standard deviations off, a job is no longer of the same kind. */
-const ODD = 4
 /** Below this many jobs none can be called odd. */
 const ENOUGH = 4
-/** Jobs are never told apart by less than this share: half a sixteenth of a 12 in bar. */
-const LEAST_SPREAD = 0.0026
+/**
+ * So many standard deviations of the others off, a job is no longer of their kind: by how many more of them there are than
+ * two. One in a hundred sets has such a job by chance (Student's t with as many degrees of freedom, shared among all
+ * jobs of the set).
+ */
+const ODD = [
+  NaN,
+  NaN,
+  19.96,
+  10.21,
+  7.53,
+  6.35,
+  5.71,
+  5.31,
+  5.04,
+  4.85,
+  4.71,
+  4.6,
+  4.51,
+  4.44,
+  4.38,
+  4.34,
+] as const
+/** Beyond the table it hardly falls. */
+const ODD_OF_MANY = 4.3
+/** What a tape is read to, one standard deviation as a share: 1/64 in on a 12 in bar. */
+const LEAST_SPREAD = 0.0013
+/** Where others agree better than this share by chance, one that is off by little is not odd. */
+const LEAST_ODD = 0.005
 
 /**
  * A job that took so much more or less bar than was predicted, as a share, is a slip of the pen or a shoe of its own kind:
@@ -38,38 +63,63 @@ export function calibrate(jobs: readonly LoggedJob[]): Calibration | undefined {
   const counted = jobs.filter((job) => job.counted)
   if (counted.length === 0) return undefined
   const needs = counted.map(({ predicted, used, left }) => (used - left) / predicted)
-  const near = needs.filter((need) => Math.abs(need - 1) <= FAR_OFF)
-  if (near.length === 0) return { jobs: 0, factor: 1, outliers: counted.map(({ id }) => id) }
-  const middle = median(near)
-  const robust = Math.max(LEAST_SPREAD, 1.4826 * median(near.map((need) => Math.abs(need - middle))))
-  const odd = needs.map(
-    (need) =>
-      Math.abs(need - 1) > FAR_OFF || (near.length >= ENOUGH && Math.abs(need - middle) > ODD * robust),
-  )
+  const odd = oddOnes(needs)
   const kept = needs.filter((_, i) => !odd[i])
-  const mean = kept.reduce((sum, need) => sum + need, 0) / kept.length
-  const squares = kept.reduce((sum, need) => sum + (need - mean) ** 2, 0)
+  const outliers = counted.filter((_, i) => odd[i]).map(({ id }) => id)
+  if (kept.length === 0) return { jobs: 0, factor: 1, outliers }
+  const mean = meanOf(kept)
   return {
     jobs: kept.length,
     factor: 1 + ((mean - 1) * kept.length) / (kept.length + DOUBT),
-    ...(kept.length > 1 && { spread: Math.sqrt(squares / (kept.length - 1)) }),
-    outliers: counted.filter((_, i) => odd[i]).map(({ id }) => id),
+    ...(kept.length > 1 && { spread: spreadOf(kept) }),
+    outliers,
   }
 }
 
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const half = sorted.length >> 1
-  return sorted.length % 2 === 1 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2
+/** Which of several jobs are not of the kind of the others, the furthest first, one after the other. */
+function oddOnes(needs: readonly number[]): boolean[] {
+  const odd = needs.map((need) => Math.abs(need - 1) > FAR_OFF)
+  for (;;) {
+    const near = needs.filter((_, i) => !odd[i])
+    if (near.length < ENOUGH) return odd
+    const middle = meanOf(near)
+    const off = needs.map((need, i) => (odd[i] ? -1 : Math.abs(need - middle)))
+    const furthest = off.indexOf(Math.max(...off))
+    const others = needs.filter((_, i) => !odd[i] && i !== furthest)
+    const spread = Math.max(LEAST_ODD, spreadOf(others)) * Math.sqrt(1 + 1 / others.length)
+    const times = Math.abs(needs[furthest]! - meanOf(others)) / spread
+    if (times <= (ODD[others.length - 1] ?? ODD_OF_MANY)) return odd
+    odd[furthest] = true
+  }
 }
 
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, one) => sum + one, 0) / values.length
+
+/** Standard deviation of single ones. */
+function spreadOf(values: readonly number[]): number {
+  const mean = meanOf(values)
+  const squares = values.reduce((sum, one) => sum + (one - mean) ** 2, 0)
+  return Math.sqrt(squares / Math.max(1, values.length - 1))
+}
+
+/** Normal, 90 % on one side: what is off by a known amount is off one way. */
+const ONE_SIDED = 1.2816
+/** As good as known: what a tape is read to is no matter of how many jobs there are. */
+const MANY = 1_000
+
 /**
- * How far nine in ten next jobs lie from what was learned, as a share of the cut: the prediction interval of a single job.
+ * How far nine in ten next jobs lie from what was learned, as a share of the cut: the prediction interval of a single job,
+ * and what the doubt keeps the cut away from their mean.
  *
  * @returns undefined from one job: nobody knows yet how they scatter
  */
-export const jobWithin = ({ jobs, spread }: Pick<Calibration, 'jobs' | 'spread'>): number | undefined =>
-  spread === undefined ? undefined : t90(jobs - 1) * spread * Math.sqrt(1 + 1 / jobs)
+export function jobWithin({ jobs, factor, spread }: Omit<Calibration, 'outliers'>): number | undefined {
+  if (spread === undefined) return undefined
+  const held = ((factor - 1) * DOUBT) / jobs
+  const scatter = Math.max(t90(jobs - 1) * spread, t90(MANY) * LEAST_SPREAD)
+  return Math.hypot(scatter * Math.sqrt(1 + 1 / jobs), ONE_SIDED * held)
+}
 
 /** What of a shoe makes its bar behave in its own way: its modifications by kind, in one order; nothing for a plain shoe. */
 export const styleOfShoe = ({ modifications = [] }: Pick<ShoeInput, 'modifications'>): string =>
