@@ -93,6 +93,7 @@ export { COMMON_SECTIONS, commonName, suggestSection, type CommonSection } from 
 export { markName, type BarMark, type Iron, type IronPart } from './iron/iron'
 export { spreadLabels } from './views/spread-labels'
 export type { Heat, HeatMeasure } from './iron/heats'
+export { correctedTold, shownDifference, shownIron, shownParts } from './iron/shown'
 export { dayIron, type DayIron, type DayShoe } from './sheets/day-iron'
 export { SHEET_FOR, visitSheet, type SheetFor, type SheetPart } from './sheets/visit-sheet'
 export type { ReadOutlines } from './formats/read/curves'

@@ -17,6 +17,8 @@ export interface DayPiece {
   side: Side
   what: string
   length: number
+  /** What geometry makes of it, where logged jobs corrected the cut. */
+  byGeometry?: number
 }
 
 /** What has to be on the van for a day's shoes. Lengths in mm. */
@@ -45,7 +47,11 @@ export function dayIron(shoes: readonly DayShoe[]): DayIron {
         ...{ section, name: commonName(section) ?? null },
         ...{ pieces: [], total: 0 },
       }))
-      add(bar, { ...of, what: 'Shoe', length: iron.cutLength })
+      const byGeometry = iron.cutLength - iron.learned
+      add(bar, {
+        ...{ ...of, what: 'Shoe', length: iron.cutLength },
+        ...(iron.learned !== 0 && { byGeometry }),
+      })
     }
     for (const part of plan.parts) addPart(parts, part, section.material, of)
   }

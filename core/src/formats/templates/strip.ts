@@ -1,5 +1,6 @@
 import type { Vec } from '../../geometry/vector'
 import { markName } from '../../iron/iron'
+import { shownIron } from '../../iron/shown'
 import { formatLength } from '../../units/length'
 import type { Words } from '../drawing'
 import { open, ring, type TrueSize } from './template'
@@ -24,15 +25,17 @@ export const STRIP: TrueSize = {
       [-medial, -half],
       [lateral, -half],
     ]
-    const marks = iron.marks.map((mark) => ({
+    const written = shownIron(iron, style).marks
+    const marks = iron.marks.map((mark, i) => ({
       ...mark,
+      written: written[i]!.fromMiddle,
       x: mark.branch === 'lateral' ? mark.fromMiddle : -mark.fromMiddle,
     }))
     const words = marks.map((mark, i): Words => ({
       // Neighbours stand in rows of their own.
       at: [mark.x, i % 2 === 0 ? half + BESIDE : -half - BESIDE - LETTERS],
       height: LETTERS,
-      text: mark.kind === 'toe' ? 'toe' : `${markName(mark)} ${formatLength(mark.fromMiddle, style)}`,
+      text: mark.kind === 'toe' ? 'toe' : `${markName(mark)} ${formatLength(mark.written, style)}`,
     }))
     return [
       { name: 'Bar', stroke: 'cut', lines: [ring(edge)] },

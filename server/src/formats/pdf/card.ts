@@ -1,5 +1,6 @@
 import {
   commonName,
+  correctedTold,
   forgeCard,
   formatLength,
   writeTold,
@@ -136,6 +137,8 @@ class Card {
       `${formatLength(section.width, this.style, false)} x ${this.length(section.thickness)}`
     const first = iron.size ?? `${bar}   cut ${this.length(iron.cutLength)}`
     y += this.words(first, x, y, this.width, draw, true, this.size * 2.4) + LINE
+    const corrected = iron.size === undefined ? correctedTold(iron, this.style) : undefined
+    if (corrected) y += this.words(this.told(corrected), x, y, this.width, draw, false) + LINE
     if (iron.size === undefined) y += drawBar(this.document, plan, this.style, x, y, this.width, draw) + LINE
     return y - top
   }

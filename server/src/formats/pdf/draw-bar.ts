@@ -1,4 +1,4 @@
-import { formatLength, markName, spreadLabels, type LengthStyle, type Plan } from '@crescent/core'
+import { formatLength, markName, shownIron, spreadLabels, type LengthStyle, type Plan } from '@crescent/core'
 import type { Document } from './document'
 import { POINTS } from './paper'
 
@@ -12,7 +12,7 @@ const SIZE = 8
 /** The straight bar over the whole width, with every mark: over it from the toe mark, under it from the nearer end. Returns its height, mm. */
 export function drawBar(
   { pdf, write }: Document,
-  { iron }: Plan,
+  plan: Plan,
   style: LengthStyle,
   x: number,
   y: number,
@@ -21,6 +21,7 @@ export function drawBar(
 ): number {
   const high = 3 * ROW + BAR + 4
   if (!draw) return high
+  const iron = shownIron(plan.iron, style)
   const scale = width / iron.cutLength
   const toe = x + iron.branches.lateral * scale
   const places = iron.marks.map(

@@ -13,7 +13,12 @@ import type { Practice } from '../../practice'
 
 const mm = z.number().describe('mm')
 const ofFoot = { horse: z.string(), side: sideSchema }
-const piece = z.object({ ...ofFoot, what: z.string(), length: mm }).strict()
+const piece = z
+  .object({
+    ...{ ...ofFoot, what: z.string(), length: mm },
+    byGeometry: mm.optional().describe('mm, before logged jobs corrected the cut'),
+  })
+  .strict()
 const group = { pieces: z.array(piece), total: mm }
 
 /** What the iron of a day is answered as. */

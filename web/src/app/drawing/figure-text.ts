@@ -7,6 +7,7 @@ import {
   formatLength,
   figureStep,
   formatWeight,
+  roundLength,
   slightLength,
   writeTold,
   type FigureKind,
@@ -37,6 +38,9 @@ export class FigureText {
     const alone = /^(\d+\/\d+)(.*)$/.exec(this.length(mm))
     return alone ? { whole: '', fraction: alone[1]!, sign: alone[2]! } : { whole, fraction, sign }
   }
+  /** Several lengths together: what is written is the sum of what is written of each. */
+  sum = (all: readonly number[]): string =>
+    this.length(all.reduce((sum, mm) => sum + roundLength(mm, this.style()), 0))
   bare = (mm: number): string => formatLength(mm, this.style(), false)
   difference = (mm: number): string => formatDifference(mm, this.style())
 

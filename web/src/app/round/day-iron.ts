@@ -26,12 +26,15 @@ import { Api, failureText, type IronOfDay } from '../state/api'
             <h3>
               {{ bar.name ?? text.bare(bar.section.width) + ' x ' + text.bare(bar.section.thickness) }}
               {{ bar.section.material }}{{ bar.section.shape === 'flat' ? '' : ', ' + bar.section.shape }}
-              <b>{{ text.length(bar.total) }} in all</b>
+              <b>{{ text.sum(lengthsOf(bar.pieces)) }} in all</b>
             </h3>
             <ul>
               @for (piece of bar.pieces; track $index) {
                 <li>
                   {{ foot(piece) }} <b>{{ text.length(piece.length) }}</b>
+                  @if (piece.byGeometry; as before) {
+                    <small>{{ text.length(before) }} before logged jobs corrected it</small>
+                  }
                 </li>
               }
             </ul>
@@ -140,6 +143,9 @@ export class DayIronList {
       error: (error: unknown) => this.failure.set(failureText(error)),
     })
   }
+
+  protected lengthsOf = (pieces: readonly { length: number }[]): number[] =>
+    pieces.map(({ length }) => length)
 
   protected print = (): void => window.print()
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import type { FootWork, Plan, Section, VisitPage, Side } from '@crescent/core'
+import { shownIron, type FootWork, type Plan, type Section, type VisitPage, type Side } from '@crescent/core'
 import { longDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
 import { apartOf, weldsOf } from '../../drawing/joined'
@@ -83,7 +83,7 @@ export const WORK_PRINTED: Record<FootWork, string> = {
             </tr>
           </thead>
           <tbody>
-            @for (mark of plan().iron.marks; track $index) {
+            @for (mark of shown().marks; track $index) {
               <tr>
                 <td>
                   {{ mark.label
@@ -183,6 +183,8 @@ export class PrintSheet {
   readonly section = input.required<Section>()
   readonly work = input<FootWork | undefined>()
 
+  /** As it is written: what is read off it adds up. */
+  protected readonly shown = computed(() => shownIron(this.plan().iron, this.text.style()))
   protected readonly text = inject(FigureText)
   protected readonly words = VERDICT_WORDS
   protected readonly printed = WORK_PRINTED

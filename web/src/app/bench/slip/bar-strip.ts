@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core'
-import { markName, spreadLabels, type BarMark, type Iron } from '@crescent/core'
+import { markName, shownIron, spreadLabels, type BarMark, type Iron } from '@crescent/core'
 import { FigureText } from '../../drawing/figure-text'
 
 /** Sheet units a millimetre of bar is drawn with, and the room beside it. */
@@ -85,12 +85,12 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
             </tr>
           </thead>
           <tbody>
-            @for (mark of iron().marks; track $index) {
+            @for (mark of shown().marks; track $index) {
               <tr>
                 <th scope="row">{{ fullName(mark) }}</th>
                 <td>{{ text.length(mark.fromMiddle) }}</td>
                 <td>{{ text.length(mark.fromEnd) }}</td>
-                <td>{{ text.length(iron().cutLength - mark.fromEnd) }}</td>
+                <td>{{ text.length(shown().cutLength - mark.fromEnd) }}</td>
               </tr>
             }
           </tbody>
@@ -195,9 +195,11 @@ const NOTHING = { whole: '', fraction: '', sign: '' }
 export class BarStrip {
   readonly iron = input.required<Iron>()
   protected readonly text = inject(FigureText)
+  /** As it is written: what is read off it adds up. */
+  protected readonly shown = computed(() => shownIron(this.iron(), this.text.style()))
 
   protected readonly drawing = computed(() => {
-    const { cutLength, marks, branches } = this.iron()
+    const { cutLength, marks, branches } = this.shown()
     // Half a bar's length is drawn with as many units, whatever the bar: the letters keep their size.
     const unit = 300 / cutLength
     const toe = MARGIN + branches.lateral * unit

@@ -1,7 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core'
 import { MatButton } from '@angular/material/button'
 import { MatIcon } from '@angular/material/icon'
-import { commonName, RULES_ADD, type Plan, type Section, type PagePattern } from '@crescent/core'
+import {
+  commonName,
+  RULES_ADD,
+  shownDifference,
+  shownIron,
+  type Plan,
+  type Section,
+  type PagePattern,
+} from '@crescent/core'
 import { addDays, formatISO, parseISO } from 'date-fns'
 import { shortDay } from '../../common/today'
 import { FigureText } from '../../drawing/figure-text'
@@ -77,10 +85,16 @@ import { CautionsList } from './cautions-list'
             }
           </dd>
         </div>
-        @if (plan().iron.closing > 0) {
+        @if (corrected(); as line) {
+          <div data-testid="corrected">
+            <dt>By geometry</dt>
+            <dd>{{ line }}</dd>
+          </div>
+        }
+        @if (iron().closing > 0) {
           <div data-testid="closing">
             <dt>Run across behind, in the cut</dt>
-            <dd>{{ text.length(plan().iron.closing) }}</dd>
+            <dd>{{ text.length(iron().closing) }}</dd>
           </div>
         }
         @for (part of plan().iron.parts; track part.label) {
@@ -95,12 +109,10 @@ import { CautionsList } from './cautions-list'
         @if (uneven()) {
           <div>
             <dt>Outer, inner branch</dt>
-            <dd>
-              {{ text.length(plan().iron.branches.lateral) }}, {{ text.length(plan().iron.branches.medial) }}
-            </dd>
+            <dd>{{ text.length(iron().branches.lateral) }}, {{ text.length(iron().branches.medial) }}</dd>
           </div>
         }
-        @if (plan().iron.heelLeft; as left) {
+        @if (iron().heelLeft; as left) {
           <div data-testid="heel-left">
             <dt>Heels, outer, inner</dt>
             <dd>{{ text.heelLeft(left.lateral) }}, {{ text.heelLeft(left.medial) }}</dd>
@@ -109,8 +121,8 @@ import { CautionsList } from './cautions-list'
             <div>
               <dt>To cut, outer, inner</dt>
               <dd>
-                {{ text.length(plan().iron.heelToCut!.lateral) }},
-                {{ text.length(plan().iron.heelToCut!.medial) }}
+                {{ text.length(iron().heelToCut!.lateral) }},
+                {{ text.length(iron().heelToCut!.medial) }}
               </dd>
             </div>
           }
@@ -122,15 +134,15 @@ import { CautionsList } from './cautions-list'
           <div>
             <dt>Plain shoe</dt>
             <dd>
-              {{ text.length(plan().iron.plainCut) }}
-              @if (text.difference(plan().iron.cutLength - plan().iron.plainCut); as more) {
+              {{ text.length(iron().plainCut) }}
+              @if (text.difference(iron().cutLength - iron().plainCut); as more) {
                 @if (more !== '0') {
                   <small>(this one {{ more }})</small>
                 }
               }
             </dd>
           </div>
-          @for (rule of plan().iron.rules; track rule.name) {
+          @for (rule of iron().rules; track rule.name) {
             <div>
               <dt>{{ rule.name }} + {{ text.length(rulesAdd) }}</dt>
               <dd>
@@ -202,6 +214,14 @@ export class IronSlip {
   readonly take = output<Section>()
 
   protected readonly text = inject(FigureText)
+  /** As it is written: what stands here adds up. */
+  protected readonly iron = computed(() => shownIron(this.plan().iron, this.text.style()))
+  /** What the cut was before logged jobs corrected it. */
+  protected readonly corrected = computed(() => {
+    const { cutLength, learned, size } = this.iron()
+    if (learned === 0 || size !== undefined) return undefined
+    return `${this.text.length(cutLength - learned)}; logged jobs: ${this.text.difference(learned)}`
+  })
   /** What is done first: how long to cut the bar, or how far to open or close a factory shoe. */
   protected readonly headline = computed(() => {
     const { moulded } = this.plan()
@@ -257,12 +277,14 @@ export class IronSlip {
   })
   protected readonly driven = computed(() => this.plan().nails.filter((nail) => nail.driven).length)
   protected readonly uneven = computed(
-    () => Math.abs(this.plan().iron.branches.lateral - this.plan().iron.branches.medial) > 25.4 / 16,
+    () => Math.abs(this.iron().branches.lateral - this.iron().branches.medial) > 25.4 / 16,
   )
   protected readonly against = computed(() => {
     const wears = this.wears()
     if (!wears || this.plan().iron.size !== undefined) return undefined
-    const change = this.text.difference(this.plan().iron.cutLength - wears.result.cutLength)
+    const change = this.text.difference(
+      shownDifference(this.plan().iron.cutLength, wears.result.cutLength, this.text.style()),
+    )
     return { name: wears.name, change: change === '0' ? 'same cut' : change }
   })
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core'
-import { forgeCard } from '@crescent/core'
+import { correctedTold, forgeCard } from '@crescent/core'
 import { FigureText } from '../../../drawing/figure-text'
 import { Desk } from '../../desk'
 import { Files } from './files'
@@ -29,6 +29,9 @@ const PAPERS = [
                   <b>{{ text.length(plan.iron.cutLength) }}</b>
                 }
               </p>
+              @if (corrected(); as line) {
+                <p>{{ text.told(line) }}</p>
+              }
             </div>
             <div class="print" role="group" aria-label="The card as PDF">
               @for (paper of papers; track paper.key) {
@@ -214,6 +217,11 @@ export class CardView {
   protected readonly busy = signal(false)
   protected readonly wrong = signal<string | undefined>(undefined)
 
+  /** What the cut was before logged jobs corrected it. */
+  protected readonly corrected = computed(() => {
+    const iron = this.forging.plan()?.iron
+    return iron && iron.size === undefined ? correctedTold(iron, this.text.style()) : undefined
+  })
   protected readonly card = computed(() => {
     const plan = this.forging.plan()
     return plan && forgeCard(plan)

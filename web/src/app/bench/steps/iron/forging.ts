@@ -1,5 +1,6 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core'
-import type { Heat } from '@crescent/core'
+import { shownIron, type Heat } from '@crescent/core'
+import { FigureText } from '../../../drawing/figure-text'
 import { browserStore } from '../../../state/browser-store'
 import { Desk } from '../../desk'
 
@@ -21,9 +22,14 @@ const KEPT = 12
 @Injectable()
 export class Forging {
   private readonly desk = inject(Desk)
+  private readonly text = inject(FigureText)
 
   readonly plan = computed(() => this.desk.told().plan)
-  readonly heats = computed((): readonly Heat[] => this.plan()?.iron.heats ?? [])
+  /** As their lengths are written: both branches of the straight bar come to its cut. */
+  readonly heats = computed((): readonly Heat[] => {
+    const plan = this.plan()
+    return plan ? shownIron(plan.iron, this.text.style()).heats : []
+  })
   private readonly whose = computed(() => `${this.desk.page()?.visit.id ?? ''} ${this.desk.side()}`)
 
   private readonly places = signal(browserStore.read<Place[]>(KEY) ?? [])
