@@ -92,7 +92,9 @@ export function bendPlan(
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
-  return { ...stepped(target, told, ordered, before, tolerance), noise }
+  const plan = stepped(target, told, ordered, before, tolerance)
+  // A plan that leaves the shoe further off than it was is none.
+  return { ...(plan.residual > before ? stepped(target, told, [], before, tolerance) : plan), noise }
 }
 
 /** A try: where it bends, and how far off that leaves it. */

@@ -39,12 +39,18 @@ export function pointAt({ points, stations }: Centreline, station: number): Vec 
 /** A line that bows by less than this, as a share of its length squared, is a straight bar. */
 const STRAIGHT = 0.01
 
-/** Which way round the line runs: 1 counter-clockwise, as in the foot's frame and as a straight bar will, -1 as in a mirror. */
-export function handedness(points: readonly Vec[]): 1 | -1 {
+/** How far a line bows to the left of its chord, as a share of its length squared; minus to the right. */
+function bow(points: readonly Vec[]): number {
   const area = points.reduce((sum, [x, y], i) => {
     const [a, b] = points[(i + 1) % points.length]!
     return sum + x * b - y * a
   }, 0)
-  const long = lengthAlong(points)
-  return area >= -STRAIGHT * long * long ? 1 : -1
+  return area / lengthAlong(points) ** 2
 }
+
+/** Which way round the line runs: 1 counter-clockwise, as in the foot's frame and as a straight bar will, -1 as in a mirror. */
+export const handedness = (points: readonly Vec[]): 1 | -1 => (bow(points) >= -STRAIGHT ? 1 : -1)
+
+/** Whether one line runs round the other way than another: from its other end, or seen from its other side. A straight bar does neither. */
+export const runsBackward = (one: readonly Vec[], other: readonly Vec[]): boolean =>
+  Math.abs(bow(one)) > STRAIGHT && Math.abs(bow(other)) > STRAIGHT && bow(one) > 0 !== bow(other) > 0

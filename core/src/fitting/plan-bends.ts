@@ -7,8 +7,9 @@ import type { FootInput } from '../records/foot'
 import type { ShoeInput } from '../records/shoe'
 import { HALVES, type Half } from '../terms/half'
 import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
-import { centrelineOf, lineLength, type Centreline } from './centreline'
+import { centrelineOf, lineLength, runsBackward, type Centreline } from './centreline'
 import { lineMeasures, likelyShape, rightMeasures, shapeByPoints, type AnvilMeasures } from './likely-shape'
+import { throughPoints } from './through-points'
 import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
 
 /** What a shape is brought to: a planned shoe, or a line of points. */
@@ -92,14 +93,14 @@ function read(target: BendTarget): Aim {
 }
 
 /** Fewer points say nothing of a shape. */
-const LEAST_POINTS = 5
+const LEAST_POINTS = 7
 
 function lineOf(points: readonly Vec[], path: string): Centreline {
   if (points.length < LEAST_POINTS)
     throw new ProblemError([
       problem(path, `${points.length} points: at least ${LEAST_POINTS} along the centreline are needed`),
     ])
-  const line = centrelineOf(points)
+  const line = centrelineOf(throughPoints(points))
   const long = outOfRange(path, 'Length along the points', 'length', lineLength(line), [100, 900])
   if (long) throw new ProblemError([long])
   return line
@@ -111,8 +112,15 @@ function shapeOf(
   { pattern, measures }: Aim,
 ): { line: Centreline; longer: number; notes: Told[] } {
   if ('points' in shape) {
-    lineOf(shape.points, 'shape.points')
-    const line = shapeByPoints(shape.points, pattern)
+    const { points } = lineOf(shape.points, 'shape.points')
+    if (runsBackward(points, pattern.points))
+      throw new ProblemError([
+        problem(
+          'shape.points',
+          'These points run the other way round than the pattern: list them from the outer heel over the toe to the inner, as the foot is drawn, or turn the shoe over',
+        ),
+      ])
+    const line = shapeByPoints(points, pattern)
     const longer = lineLength(line) - lineLength(pattern)
     const off = Math.abs(longer) > Math.max(ANOTHER_LENGTH, lineLength(pattern) * NOISY)
     return { line, longer: off ? longer : 0, notes: [] }

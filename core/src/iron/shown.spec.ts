@@ -25,8 +25,8 @@ describe('what is written of a bar', () => {
       fc.property(anyPlan, fc.constantFrom(...STYLES), (drawn, style) => {
         const plan = tryPlan(requestOf(drawn))
         fc.pre(plan !== undefined)
-        const iron = shownIron(plan!.iron, style)
-        const cut = read(plan!.iron.cutLength, style)
+        const iron = shownIron(plan.iron, style)
+        const cut = read(plan.iron.cutLength, style)
         const [lateral, medial] = [read(iron.branches.lateral, style), read(iron.branches.medial, style)]
         expect(read(iron.cutLength, style)).toBeCloseTo(cut, 9)
         expect(lateral + medial).toBeCloseTo(cut, 9)
@@ -42,7 +42,7 @@ describe('what is written of a bar', () => {
           expect(first.measures.map(({ value }) => read(value, style))).toEqual([cut, lateral, medial])
         // Nothing is written further from what it is than one division of the rule.
         iron.marks.forEach(({ fromMiddle }, i) =>
-          expect(Math.abs(fromMiddle - plan!.iron.marks[i]!.fromMiddle)).toBeLessThan(2),
+          expect(Math.abs(fromMiddle - plan.iron.marks[i]!.fromMiddle)).toBeLessThan(2),
         )
       }),
       { numRuns: 150 },
