@@ -83,6 +83,7 @@ export function barBetweenHeels(
         [edge[2]!, edge[3]!],
       ],
     },
+    between: [0, thickness],
     volume: gap * width * thickness,
     stock: { width, thickness, length: longest + thickness },
   }

@@ -35,6 +35,31 @@ describe('a sentence with lengths in it', () => {
     )
   })
 
+  it('never writes decimals of an inch, nor the dust of a reckoning', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: -400, max: 400, noNaN: true }),
+        fc.constantFrom('rule', 'fine', 'drill'),
+        (mm, as) => {
+          expect(writeTold([{ length: mm, as: as as 'fine' }], IN)).toMatch(
+            /^(under 1\/64|-?(\d+ )?\d+(\/\d+)?)"$/,
+          )
+        },
+      ),
+      {
+        examples: [
+          [-5.6e-16, 'fine'],
+          [0.02, 'rule'],
+          [0.0002, 'fine'],
+          [25.4, 'rule'],
+        ],
+      },
+    )
+    expect(writeTold([{ length: -5.6e-16, as: 'fine' }], MM)).toBe('0 mm')
+    expect(writeTold([{ length: 0.02, as: 'fine' }], MM)).toBe('under 0.1 mm')
+    expect(writeTold([{ length: 0.02, as: 'fine' }], IN)).toBe('under 1/64"')
+  })
+
   it('takes other sentences in, and stays plain where it holds no length', () => {
     const why: Told = told`by ${length(25.4)}`
     expect(writeTold(told`Moved ${why}, then ${'left'}.`, IN)).toBe('Moved by 1", then left.')

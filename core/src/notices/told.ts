@@ -57,16 +57,18 @@ export const writeTold = (sentence: Told, style: LengthStyle): string =>
 export function writeQuantity({ length: mm, as = 'rule' }: Quantity, style: LengthStyle): string {
   if (as === 'rule') {
     const text = formatLength(mm, style)
-    return /^-?0\D*$/.test(text) && Math.abs(mm) > 1e-6
-      ? writeQuantity({ length: mm, as: 'fine' }, style)
-      : text
+    return /^-?0\D*$/.test(text) && isSeen(mm) ? writeQuantity({ length: mm, as: 'fine' }, style) : text
   }
   if (style.unit === 'mm') {
+    if (as === 'drill') return `${Number(mm.toPrecision(3))} mm`
     const tenths = Number(mm.toFixed(1))
-    return as === 'drill' || tenths === 0 ? `${Number(mm.toPrecision(3))} mm` : `${tenths} mm`
+    return tenths === 0 && isSeen(mm) ? 'under 0.1 mm' : `${tenths + 0} mm`
   }
   const parts = Math.round((mm / MM_PER_INCH) * FINEST)
-  return parts === 0
-    ? `${Number((mm / MM_PER_INCH).toPrecision(2))}"`
-    : `${new Fraction(parts, FINEST).toFraction(true)}"`
+  return parts === 0 && isSeen(mm)
+    ? `under 1/${FINEST}"`
+    : `${new Fraction(parts + 0, FINEST).toFraction(true)}"`
 }
+
+/** More than what is left over by reckoning. */
+const isSeen = (mm: number): boolean => Math.abs(mm) > 1e-6

@@ -17,3 +17,6 @@ export const BORN_RANGE = [1980, 2099] as const
 
 /** How old a horse is on a day, in years: all of a year turn together, as breeders count. */
 export const ageOn = (born: number, day: string): number => Number(day.slice(0, 4)) - born
+
+/** A rate is told over so many weeks: what one week brings is finer than any rule. */
+export const TOLD_OVER = 4

@@ -170,10 +170,6 @@ export const isRounded = (mm: number, style: LengthStyle): boolean =>
 export const exactLength = (mm: number, { unit }: LengthStyle): string =>
   unit === 'mm' ? `${Number(mm.toFixed(2))} mm` : `${Number((mm / MM_PER_INCH).toFixed(3))}"`
 
-/** A length finer than any rule, to two digits: growth by the week. */
-export const slightLength = (mm: number, { unit }: LengthStyle): string =>
-  unit === 'mm' ? `${Number(mm.toPrecision(2))} mm` : `${Number((mm / MM_PER_INCH).toPrecision(2))}"`
-
 /** A difference, always with its sign: `+1/16"`, `-2.5 mm`, `0`. */
 export function formatDifference(mm: number, style: LengthStyle): string {
   const rounded = roundLength(mm, style)

@@ -7,7 +7,7 @@ import type { Vec } from '../geometry/vector'
 import { planShoe, type Plan } from '../plan/plan'
 import { elevation, footSeat, silhouette } from './elevation'
 import { MODIFICATIONS } from '../modifications/index'
-import { barFor, made, shoeWith, inMm } from '../testing/made'
+import { barFor, made, shoeWith, inMm, type Given } from '../testing/made'
 import { profileVolume } from '../shoe/profile'
 import { signedVolume, solidOf, type Mesh } from './solid'
 
@@ -32,6 +32,18 @@ describe('the solid', () => {
       expect(Math.abs(solidBar(plan) / profile - 1)).toBeLessThan(0.01)
     },
   )
+
+  it.each([
+    [{ kind: 'straight-bar', thickness: 3 }],
+    [{ kind: 'straight-bar', thickness: 16 }],
+    [{ kind: 'straight-bar' }, { kind: 'wedge', rise: 8 }],
+    [{ kind: 'heart-bar' }, { kind: 'wedge', rise: 8 }],
+    [{ kind: 'heart-bar', thickness: 4 }],
+  ] as Given[])('of a bar between the heels is as thick as the bar, not as the shoe: %j %j', (...given) => {
+    const plan = made(given.filter((one) => one !== undefined) as unknown as Given)
+    const volume = solidOf(plan).reduce((sum, { mesh }) => sum + signedVolume(mesh), 0)
+    expect((volume * 7.85e-3) / plan.iron.weight).toBeCloseTo(1, 2)
+  })
 
   it('does so for any foot', () =>
     fc.assert(

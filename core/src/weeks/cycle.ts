@@ -1,5 +1,5 @@
 import { length, told, type Told } from '../notices/told'
-import { addDays } from '../terms/days'
+import { addDays, TOLD_OVER } from '../terms/days'
 
 /** The breakover may move ahead of where its school has it by so much: 1/4 in (common practice, no source). */
 export const ALLOWED_DRIFT = 6.35
@@ -49,7 +49,7 @@ export function proposedCycle({ from, own, drift, wear, course }: CycleAsked): P
           {
             key: 'drift' as const,
             weeks: Math.max(0, ALLOWED_DRIFT - drift.aheadAtStart) / drift.perWeek,
-            reason: told`Growth carries the breakover ${length(drift.perWeek, 'fine')} forward a week; ${length(ALLOWED_DRIFT)} past its place is the most.`,
+            reason: told`Growth carries the breakover ${length(drift.perWeek * TOLD_OVER, 'fine')} forward in four weeks; ${length(ALLOWED_DRIFT)} past its place is the most.`,
           },
         ]
       : []),

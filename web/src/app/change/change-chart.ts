@@ -7,7 +7,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core'
-import { SIDES, type Followed, type Series, type Side } from '@crescent/core'
+import { SIDES, TOLD_OVER, type Followed, type Series, type Side } from '@crescent/core'
 import { addWeeks, formatISO, parseISO } from 'date-fns'
 import { NgxEchartsDirective, provideEchartsCore } from 'ngx-echarts'
 import { DayField } from '../common/day-field'
@@ -178,7 +178,7 @@ export class ChangeChart {
     if (!trend) return `${now} Three visits are needed to say how it changes.`
     const sure = Math.abs(trend.perWeek) > trend.perWeekSpread
     const a = (value: number, signed = true) => this.fine(followed, value, signed)
-    const rate = `${a(trend.perWeek)} a week, give or take ${a(trend.perWeekSpread, false)} (${a(trend.perWeek * WEEKS_A_YEAR)} a year)`
+    const rate = `${a(trend.perWeek * TOLD_OVER)} in four weeks, give or take ${a(trend.perWeekSpread * TOLD_OVER, false)} (${a(trend.perWeek * WEEKS_A_YEAR)} a year)`
     return `${now} ${sure ? `It changes by ${rate}` : `No sure change: ${rate}`}, over ${trend.count} visits.`
   })
 
@@ -187,8 +187,10 @@ export class ChangeChart {
     if (!growth)
       return 'Growth of the wall: write down the toe length before the trim at each visit, and after it.'
     const spread =
-      growth.spread === undefined ? '' : `, give or take ${this.fine('length', growth.spread, false)}`
-    return `The wall grows ${this.fine('length', growth.perWeek, false)} a week${spread} (${growth.cycles} ${growth.cycles === 1 ? 'cycle' : 'cycles'}).`
+      growth.spread === undefined
+        ? ''
+        : `, give or take ${this.fine('length', growth.spread * TOLD_OVER, false)}`
+    return `The wall grows ${this.fine('length', growth.perWeek * TOLD_OVER, false)} in four weeks${spread} (${growth.cycles} ${growth.cycles === 1 ? 'cycle' : 'cycles'}).`
   })
 
   protected readonly likely = computed(() =>
@@ -216,10 +218,11 @@ export class ChangeChart {
 
   /** A change by the week is finer than any rule shows. */
   private fine(followed: Followed, value: number, signed = true): string {
-    const sign = value > 0 && signed ? '+' : ''
+    const written = this.text.fine(value)
+    const sign = value > 0 && signed && !written.startsWith('under') ? '+' : ''
     if (followed === 'proportion') return `${sign}${value.toFixed(2)} %`
     if (followed.endsWith('Angle')) return `${sign}${value.toFixed(2)}°`
-    return sign + this.text.slight(value)
+    return sign + written
   }
 }
 

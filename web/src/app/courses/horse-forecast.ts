@@ -8,6 +8,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core'
+import { TOLD_OVER } from '@crescent/core/text'
 import type { FootForecast, Forecast, Rate, Through } from '@crescent/core/weeks'
 import { AsyncState } from '../common/async-state'
 import { DayField } from '../common/day-field'
@@ -170,7 +171,7 @@ export class HorseForecast {
   private perWeek({ low, high }: Rate): string {
     return low === undefined || high === undefined
       ? ' One reading tells no spread.'
-      : ` Between ${this.text.slight(Math.max(0, low))} and ${this.text.slight(high)} a week nine times in ten.`
+      : ` Between ${this.text.fine(Math.max(0, low) * TOLD_OVER)} and ${this.text.fine(high * TOLD_OVER)} nine times in ten.`
   }
 
   /** Designs of which a shoe came off or loose. */

@@ -8,7 +8,6 @@ import {
   figureStep,
   formatWeight,
   roundLength,
-  slightLength,
   writeTold,
   type FigureKind,
   type Problem,
@@ -54,8 +53,6 @@ export class FigureText {
   area = (mm2: number): string => formatArea(mm2, this.style().unit)
   /** A thickness, or what is smaller than a rule shows. */
   fine = (mm: number): string => this.told([{ length: mm, as: 'fine' }])
-  /** A length finer than any rule, to two digits. */
-  slight = (mm: number): string => slightLength(mm, this.style())
   figure = (value: number, kind: FigureKind): string => formatFigure(value, kind, this.style())
   /** By how much a key moves a figure. */
   step = (kind: FigureKind): number => figureStep(kind, this.style())

@@ -142,12 +142,12 @@ export class TriesView {
     return HALVES.map((branch) => {
       const { shoes, mean, spread } = over.first[branch]
       const whose = branch === 'lateral' ? 'Outer' : 'Inner'
-      const by = this.text.slight(Math.abs(mean))
+      const by = this.text.fine(Math.abs(mean))
       const off =
         Math.abs(mean) < RIGHT
           ? 'right on the average'
           : `${by} too ${mean > 0 ? 'tight' : 'wide'} on the average`
-      const sure = spread === undefined ? '' : `, give or take ${this.text.slight(spread)}`
+      const sure = spread === undefined ? '' : `, give or take ${this.text.fine(spread)}`
       return `${whose} branch: its heel ${off}${sure}, over ${shoes} ${shoes === 1 ? 'shoe' : 'shoes'}.`
     })
   })
@@ -161,7 +161,7 @@ export class TriesView {
       mean: first?.[branch].mean ?? 0,
       spread: first?.[branch].spread ?? 0,
     }))
-    const label = (value: number) => (value === 0 ? 'right' : this.text.slight(value))
+    const label = (value: number) => (value === 0 ? 'right' : this.text.fine(value))
     return {
       ...base(ink),
       grid: { ...base(ink).grid, left: 30 },

@@ -183,6 +183,6 @@ export class PicturesOver {
   })
   protected readonly words = computed(() => {
     const { words, off } = this.over()
-    return off === undefined ? words : `${words} They lie ${this.text.slight(off)} apart there on the whole.`
+    return off === undefined ? words : `${words} They lie ${this.text.fine(off)} apart there on the whole.`
   })
 }
