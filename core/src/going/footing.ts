@@ -69,17 +69,22 @@ export function standOn(
   let now = energyOf(elements, springs, xs, ys, plane, newtons)
   for (let step = 0; step < MOST_STEPS && outOfBalance(now, newtons) > BALANCED; step++) {
     const { force, moment } = now
-    const way = solved(now.bed, [newtons - force, -moment[0], -moment[1]], all * EASE)
-    let reach = 1
     let next = now
     let taken = plane
-    for (let halved = 0; halved < MOST_HALVINGS; halved++, reach /= 2) {
-      taken = [plane[0] + way[0] * reach, plane[1] + way[1] * reach, plane[2] + way[2] * reach]
-      next = energyOf(elements, springs, xs, ys, taken, newtons)
-      if (isBetter(next, now, newtons)) break
+    // Where what is pressed lies on one line nothing holds the plate across it, and a step goes anywhere: it is held more.
+    for (let ease = EASE; ease <= 1 && next === now; ease *= EASED) {
+      const way = solved(now.bed, [newtons - force, -moment[0], -moment[1]], all * ease)
+      let reach = 1
+      for (let halved = 0; halved < MOST_HALVINGS; halved++, reach /= 2) {
+        taken = [plane[0] + way[0] * reach, plane[1] + way[1] * reach, plane[2] + way[2] * reach]
+        const there = energyOf(elements, springs, xs, ys, taken, newtons)
+        if (!isBetter(there, now, newtons)) continue
+        next = there
+        break
+      }
     }
     // No step leads lower: what is left is the last digits of the arithmetic.
-    if (!isBetter(next, now, newtons)) break
+    if (next === now) break
     plane = taken
     now = next
   }
@@ -96,6 +101,9 @@ const SPAN = 60
 
 /** A hand's weight on a matrix that may have no inverse, as a share of all springs. */
 const EASE = 1e-13
+
+/** So many times more where a step leads nowhere. */
+const EASED = 1e3
 
 const MOST_HALVINGS = 40
 

@@ -3,7 +3,6 @@ import { placeAt } from '../geometry/track'
 import { along, turnRight } from '../geometry/vector'
 import { dressed, roundBar, runOut, stationAt } from './kit'
 import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
-import { length, told } from '../notices/told'
 
 const STYLES = ['full', 'quarter', 'none'] as const
 

@@ -40,7 +40,7 @@ describe('the solid', () => {
     [{ kind: 'heart-bar' }, { kind: 'wedge', rise: 8 }],
     [{ kind: 'heart-bar', thickness: 4 }],
   ] as Given[])('of a bar between the heels is as thick as the bar, not as the shoe: %j %j', (...given) => {
-    const plan = made(given.filter((one) => one !== undefined) as unknown as Given)
+    const plan = made(given.filter((one) => one !== undefined))
     const volume = solidOf(plan).reduce((sum, { mesh }) => sum + signedVolume(mesh), 0)
     expect((volume * 7.85e-3) / plan.iron.weight).toBeCloseTo(1, 2)
   })

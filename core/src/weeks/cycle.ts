@@ -49,7 +49,7 @@ export function proposedCycle({ from, own, drift, wear, course }: CycleAsked): P
           {
             key: 'drift' as const,
             weeks: Math.max(0, ALLOWED_DRIFT - drift.aheadAtStart) / drift.perWeek,
-            reason: told`Growth carries the breakover ${length(drift.perWeek * TOLD_OVER, 'fine')} forward in four weeks; ${length(ALLOWED_DRIFT)} past its place is the most.`,
+            reason: told`Growth carries the breakover ${length(drift.perWeek * TOLD_OVER, 'fine')} forward over four weeks; ${length(ALLOWED_DRIFT)} past its place is the most.`,
           },
         ]
       : []),

@@ -131,7 +131,7 @@ function driftBy(growth: Rate, plan: Plan, from: string, date: string): NonNulla
     mm: drift.perWeek * weeks,
     ...(drift.low !== undefined && { low: drift.low * weeks }),
     ...(drift.high !== undefined && { high: drift.high * weeks }),
-    reason: told`The toe grows ${length(growth.perWeek * TOLD_OVER, 'fine')} in four weeks (${growth.count} ${growth.count === 1 ? 'cycle' : 'cycles'} measured) down a wall at ${plan.foot.toeAngle.toFixed(0)}°, and takes the shoe forward with it.`,
+    reason: told`The toe grows ${length(growth.perWeek * TOLD_OVER, 'fine')} over four weeks (${growth.count} ${growth.count === 1 ? 'cycle' : 'cycles'} measured) down a wall at ${plan.foot.toeAngle.toFixed(0)}°, and takes the shoe forward with it.`,
   }
 }
 
@@ -174,7 +174,7 @@ function wearBy(
         ...through(wear),
         hardFaced,
         ...(lasts !== undefined && { reset: lasts }),
-        reason: told`It loses ${length(wear.rate.perWeek * TOLD_OVER, 'fine')} in four weeks (${wear.rate.count} read${wear.pooled ? ', other horses on this going among them' : ''}); a third of the bar must be left.`,
+        reason: told`It loses ${length(wear.rate.perWeek * TOLD_OVER, 'fine')} over four weeks (${wear.rate.count} read${wear.pooled ? ', other horses on this going among them' : ''}); a third of the bar must be left.`,
       },
     }),
     ...(other && { otherWear: { ...other, ...through(other) } }),

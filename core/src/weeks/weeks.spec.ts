@@ -185,7 +185,7 @@ describe('the cycle that is proposed', () => {
     const early = proposedCycle({ ...asked, drift })
     expect(early.limit).toBe('drift')
     expect(early.weeks).toBeCloseTo(ALLOWED_DRIFT / 1.27, 9)
-    expect(inMm(early.reason)).toContain('5.1 mm forward in four weeks')
+    expect(inMm(early.reason)).toContain('5.1 mm forward over four weeks')
     // Ahead of its school from the start it may move less.
     expect(proposedCycle({ ...asked, drift: { ...drift, aheadAtStart: 3.81 } }).weeks).toBeCloseTo(2, 9)
     expect(proposedCycle({ ...asked, drift, wear: { weeks: 4 } }).limit).toBe('wear')

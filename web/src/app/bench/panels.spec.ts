@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing'
 import { Store } from '@ngrx/store'
 import { benchActions, benchFeature } from '../state/bench/bench.feature'
-import { PLAIN_SHOE, USUAL_NAIL_SIZES } from '@crescent/core'
+import { PLAIN_SHOE, shownIron, USUAL_NAIL_SIZES } from '@crescent/core'
 import { settingsActions } from '../state/settings/settings.feature'
 import { FOOT, PAGE, pattern, planOf, STORE, show } from '../testing/samples'
 import { BarStrip } from './slip/bar-strip'
@@ -74,14 +74,16 @@ describe('BarStrip', () => {
     )
     const first = places[0]!
     const span = places.at(-1)! - first
-    iron.marks.forEach((mark, i) => {
+    // They lie where their written figures lie: what is read off adds up.
+    const written = shownIron(iron, { unit: 'in', denominator: 16 })
+    written.marks.forEach((mark, i) => {
       const fromLateral =
         mark.branch === 'lateral'
           ? mark.fromEnd
           : mark.branch === 'medial'
-            ? iron.cutLength - mark.fromEnd
+            ? written.cutLength - mark.fromEnd
             : mark.fromEnd
-      expect((places[i]! - first) / span).toBeCloseTo(fromLateral / iron.cutLength, 3)
+      expect((places[i]! - first) / span).toBeCloseTo(fromLateral / written.cutLength, 3)
     })
     const rows = [...element.querySelectorAll('tbody tr')].map((row) =>
       [...row.children].map((cell) => cell.textContent),

@@ -178,7 +178,7 @@ export class ChangeChart {
     if (!trend) return `${now} Three visits are needed to say how it changes.`
     const sure = Math.abs(trend.perWeek) > trend.perWeekSpread
     const a = (value: number, signed = true) => this.fine(followed, value, signed)
-    const rate = `${a(trend.perWeek * TOLD_OVER)} in four weeks, give or take ${a(trend.perWeekSpread * TOLD_OVER, false)} (${a(trend.perWeek * WEEKS_A_YEAR)} a year)`
+    const rate = `${a(trend.perWeek * TOLD_OVER)} over four weeks, give or take ${a(trend.perWeekSpread * TOLD_OVER, false)} (${a(trend.perWeek * WEEKS_A_YEAR)} a year)`
     return `${now} ${sure ? `It changes by ${rate}` : `No sure change: ${rate}`}, over ${trend.count} visits.`
   })
 
@@ -190,7 +190,7 @@ export class ChangeChart {
       growth.spread === undefined
         ? ''
         : `, give or take ${this.fine('length', growth.spread * TOLD_OVER, false)}`
-    return `The wall grows ${this.fine('length', growth.perWeek * TOLD_OVER, false)} in four weeks${spread} (${growth.cycles} ${growth.cycles === 1 ? 'cycle' : 'cycles'}).`
+    return `The wall grows ${this.fine('length', growth.perWeek * TOLD_OVER, false)} over four weeks${spread} (${growth.cycles} ${growth.cycles === 1 ? 'cycle' : 'cycles'}).`
   })
 
   protected readonly likely = computed(() =>
