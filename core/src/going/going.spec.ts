@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planeArea } from '../geometry/plane-area'
 import { MODIFICATIONS } from '../modifications/index'
-import { planShoe, type Plan } from '../plan/plan'
+import type { Plan } from '../plan/plan'
 import { GOINGS, groundOf, type GoingKey } from '../terms/goings'
 import { anyPlan, requestOf, tryPlan } from '../testing/fuzz/any-plan'
 import { barFor, inMm, made, refusedBy, type Given } from '../testing/made'
@@ -123,28 +123,6 @@ describe('how a shoe stands', () => {
     expect(going.tilt.foreAft).toBeCloseTo(0, 6)
     expect(going.contactShare).toBe(1)
     expect(going.pressure.max).toBeCloseTo(NEWTONS / area, 6)
-  })
-
-  it('stands on a half-round bar too, whose ground is a line: a floor holds it across by nothing', () => {
-    // Met among random shoes: a load well within all that bears was said to tip it over.
-    const plan = planShoe(
-      {
-        ...{ side: 'LH', width: 105.106, length: 101.114, heelWidth: 59.062, toeAngle: 45.987 },
-        ...{ wallThickness: 5.781, widestFromToe: 41.5, lateralHalfWidth: 55.916, quarterLead: -2.533 },
-        ...{ toeShape: 1.791, quarterShape: 0.235, heelAngle: 42.716 },
-      },
-      {
-        section: { shape: 'half-round', width: 22, thickness: 13, material: 'steel' },
-        fit: 'flush',
-        modifications: [{ kind: 'heart-bar', width: 8, thickness: 3 }],
-      },
-    )
-    const bearing = bearingOf(plan, undefined, 7)
-    for (let x = -20; x <= 20; x += 4)
-      for (let y = -20; y <= 20; y += 4) {
-        const load = { newtons: NEWTONS, at: [x, y] as const }
-        expect(() => goingOn(plan, bearing, { ground: { ...groundOf('road'), edge: 0 }, load })).not.toThrow()
-      }
   })
 
   it('answers its load to a millionth on every one of 2,000 shoes, and pulls nowhere', () => {
