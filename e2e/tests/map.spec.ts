@@ -192,7 +192,7 @@ test.describe('map', () => {
     await view(page, 'Over time').click()
     const chart = page.locator('cr-change-chart')
     await expect(chart.locator('svg path').first()).toBeAttached()
-    await expect(chart).toContainText(/Width .* It changes by \+\d+\/\d+" over four weeks/)
+    await expect(chart).toContainText(/Width .* It changes by \+[\d /]+" a year, give or take/)
     await expect(chart).toContainText(/The wall grows [\d /]+" over four weeks, give or take/)
     const likely = chart.locator('[data-followed="width"] td').first()
     const soon = await likely.textContent()

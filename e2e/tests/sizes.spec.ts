@@ -60,8 +60,10 @@ test.describe('factory sizes', () => {
     const onVan = async () =>
       Number(
         await rowOf()
-          .filter({ has: page.getByText(label, { exact: true }) })
-          .first()
+          // By its button: a label such as 4 is also how many of another there are.
+          .filter({
+            has: page.getByRole('button', { name: `One more of ${range.join(' ')} ${label}`, exact: true }),
+          })
           .locator('.count b')
           .innerText(),
       )

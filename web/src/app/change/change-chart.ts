@@ -178,7 +178,7 @@ export class ChangeChart {
     if (!trend) return `${now} Three visits are needed to say how it changes.`
     const sure = Math.abs(trend.perWeek) > trend.perWeekSpread
     const a = (value: number, signed = true) => this.fine(followed, value, signed)
-    const rate = `${a(trend.perWeek * TOLD_OVER)} over four weeks, give or take ${a(trend.perWeekSpread * TOLD_OVER, false)} (${a(trend.perWeek * WEEKS_A_YEAR)} a year)`
+    const rate = `${a(trend.perWeek * WEEKS_A_YEAR)} a year, give or take ${a(trend.perWeekSpread * WEEKS_A_YEAR, false)}`
     return `${now} ${sure ? `It changes by ${rate}` : `No sure change: ${rate}`}, over ${trend.count} visits.`
   })
 
