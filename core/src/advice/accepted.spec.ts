@@ -1,7 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import type { ShoeInput } from '../records/shoe'
-import { PLAIN_SHOE } from '../testing/samples'
+import { planShoe } from '../plan/plan'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
+import { describeProblem } from '../notices/range'
+import type { LengthStyle } from '../units/length'
 import { accepted } from './accepted'
+import { ADVICE_RULES } from './rules/index'
+
+const MM: LengthStyle = { unit: 'mm', denominator: 16 }
 
 describe('what is accepted', () => {
   it('changes fit, nails and modifications at once, and nothing else', () => {
@@ -46,4 +52,32 @@ describe('what is accepted', () => {
     // What is on it already is no clash with itself.
     expect(accepted(bar, { modification: 'egg-bar' }).clash).toBeUndefined()
   })
+
+  it('puts on nothing that the foot has no room for, and says why; without a foot nobody knows', () => {
+    // An egg bar that ends before the bulb line: heels that reach it leave it no room.
+    const egg = {
+      ...PLAIN_SHOE,
+      fit: 'general' as const,
+      modifications: [{ kind: 'egg-bar', behindBulbs: 0 }],
+    }
+    const { shoe, refused } = accepted(egg, { fit: 'supportive' }, FIVE_BY_FIVE)
+    expect(shoe).toBe(egg)
+    expect(refused!.map((one) => describeProblem(one, MM)).join()).toMatch(/bulb line|lies between/)
+    expect(accepted(egg, { fit: 'supportive' }).shoe.fit).toBe('supportive')
+    // What cannot be made as it is, is changed all the same: it may be what mends it.
+    const broken = { ...egg, fit: 'supportive' as const }
+    expect(accepted(broken, { fit: 'general' }, FIVE_BY_FIVE).shoe.fit).toBe('general')
+  })
+
+  it('can all be taken one after the other, in any order, and what comes of it can be made', () => {
+    const all = ADVICE_RULES.flatMap(({ change }) => change ?? [])
+    // Several rules ask for the same.
+    const changes = [...new Map(all.map((one) => [JSON.stringify(one), one])).values()]
+    expect(changes.length).toBeGreaterThan(10)
+    for (const one of changes)
+      for (const other of changes) {
+        const first = accepted(PLAIN_SHOE, one, FIVE_BY_FIVE).shoe
+        expect(() => planShoe(FIVE_BY_FIVE, accepted(first, other, FIVE_BY_FIVE).shoe)).not.toThrow()
+      }
+  }, 60_000)
 })

@@ -65,6 +65,9 @@ const list = (holes: readonly number[]): string => (holes.length === 0 ? 'none' 
 const same = (one: readonly number[], other: readonly number[]): boolean =>
   one.length === other.length && one.every((n) => other.includes(n))
 
+/** Room at the heels beyond what any of the named fits gives is wide, mm. */
+const WIDE = 4
+
 /** More nails than the usual six are many. */
 const USUAL_NAILS = 6
 
@@ -78,6 +81,7 @@ function traitsOf(shoe: ShoeInput, plan: Plan): Map<Trait, string> {
   const { foot, fit, nails } = plan
   // To the plumb line from the bulbs and beyond.
   if (fit.heelLength >= foot.bulbLine - SAME) traits.set('long heels', 'the fit')
+  if (fit.spread >= WIDE) traits.set('wide fit', 'the fit')
   const driven = nails.filter((nail) => nail.driven)
   if (driven.length > USUAL_NAILS) traits.set('many nails', `a set of ${driven.length}`)
   if (driven.some(({ y }) => y > 0)) traits.set('toe nails', 'a nail ahead of the widest part')

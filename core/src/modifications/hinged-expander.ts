@@ -229,6 +229,7 @@ export const hingedExpander = modificationOf({
   group: 'plates',
   label: 'Hinged heel expander',
   purpose: 'Two halves hinged at the toe, opened bar by bar: contracted heels in a foot that is kept soft.',
+  brings: ['bar', 'long heels'],
   fields,
   excludes: {
     'egg-bar': 'The expander brings its own lapped heels',

@@ -56,6 +56,9 @@ beforeEach(() => {
 })
 
 describe('what to expect', () => {
+  beforeEach(() => vi.useFakeTimers({ toFake: ['Date'], now: new Date('2026-12-01T09:00:00') }))
+  afterEach(() => vi.useRealTimers())
+
   it('is told foot by foot with its intervals, in the chosen unit, and which shoes came off', async () => {
     const { text } = await show(HorseForecast, { horseId: 'horse', first: '2026-12-14' })
     expect(text()).toContain('Come again Wed 9 Dec 2026')
@@ -68,6 +71,14 @@ describe('what to expect', () => {
     expect(text()).toContain('Nothing to go by yet')
     expect(text()).toContain('Slide: 1 lost and 1 loose of 4 (stepped off 2)')
     expect(text()).not.toContain('General:')
+  })
+
+  it('says of a day that is past that it is, and that the next one will do', async () => {
+    vi.setSystemTime(new Date('2026-12-20T09:00:00'))
+    api.forecast.mockReturnValue(of(TOLD))
+    const { text } = await show(HorseForecast, { horseId: 'horse', first: '2026-12-20' })
+    expect(text()).toContain('Was due Wed 9 Dec 2026, which is past')
+    expect(text()).not.toContain('Come again')
   })
 
   it('says that it could not be read, and reads it once more', async () => {

@@ -12,7 +12,7 @@ import { TOLD_OVER } from '@crescent/core/text'
 import type { FootForecast, Forecast, Rate, Through } from '@crescent/core/weeks'
 import { AsyncState } from '../common/async-state'
 import { DayField } from '../common/day-field'
-import { longDay, shortDay } from '../common/today'
+import { longDay, shortDay, today } from '../common/today'
 import { FigureText } from '../drawing/figure-text'
 import { Api, failureText } from '../state/api'
 
@@ -36,7 +36,12 @@ const MEASURES = {
     @if (forecast(); as told) {
       @if (told.cycle; as cycle) {
         <p class="cycle">
-          Come again <strong>{{ longDay(cycle.date) }}</strong>: {{ text.told(cycle.reason) }}
+          @if (cycle.date < today) {
+            Was due <strong>{{ longDay(cycle.date) }}</strong>, which is past: come as soon as a day can be
+            had. {{ text.told(cycle.reason) }}
+          } @else {
+            Come again <strong>{{ longDay(cycle.date) }}</strong>: {{ text.told(cycle.reason) }}
+          }
         </p>
         <ul class="limits">
           @for (limit of cycle.limits; track limit.key) {
@@ -104,6 +109,7 @@ export class HorseForecast {
   private readonly api = inject(Api)
   protected readonly text = inject(FigureText)
   protected readonly longDay = longDay
+  protected readonly today = today()
   protected readonly date = linkedSignal(() => this.first())
   protected readonly forecast = signal<Forecast | undefined>(undefined)
   protected readonly failure = signal('')

@@ -28,7 +28,7 @@ export const landmark: BreakoverSchool = {
     if (!widestKnown) lacks.push('the widest part, measured or agreed')
     if (foot.width < ORDINARY[0] || foot.width > ORDINARY[1])
       lacks.push(
-        told`an ordinary foot (${length(ORDINARY[0])} to ${length(ORDINARY[1])} wide): find the tip of P3 instead`,
+        told`a foot from ${length(ORDINARY[0])} to ${length(ORDINARY[1])} wide, for which its rule is made: find the tip of P3 instead`,
       )
     if (lacks.length > 0) return { found: false, lacks }
     return {

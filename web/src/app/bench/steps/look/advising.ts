@@ -15,7 +15,9 @@ import {
 import { Store } from '@ngrx/store'
 import { differenceInCalendarDays, parseISO } from 'date-fns'
 import { Tells } from '../../../common/tells'
-import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
+import { FigureText } from '../../../drawing/figure-text'
+import { benchActions, benchFeature, selectSeen } from '../../../state/bench/bench.feature'
+import { footInput } from '../../../state/bench/draft'
 import { lookActions, lookFeature } from '../../../state/look/look.feature'
 import type { Decision } from './advice-list'
 
@@ -24,11 +26,13 @@ import type { Decision } from './advice-list'
 export class Advising {
   private readonly store = inject(Store)
   private readonly tells = inject(Tells)
+  private readonly text = inject(FigureText)
   private readonly page = this.store.selectSignal(benchFeature.selectPage)
   private readonly side = this.store.selectSignal(benchFeature.selectSide)
   private readonly draft = this.store.selectSignal(benchFeature.selectDraft)
   private readonly planning = this.store.selectSignal(benchFeature.selectPlanning)
   private readonly look = this.store.selectSignal(lookFeature.selectLook)
+  private readonly looked = this.store.selectSignal(selectSeen)
 
   readonly weeksSince = computed(() => {
     const page = this.page()
@@ -144,11 +148,13 @@ export class Advising {
   private apply({ change }: Advice): void {
     const draft = this.draft()
     if (!change || !draft) return
-    const { shoe, clash } = accepted(draft.shoe, change)
+    const foot = footInput(this.side(), draft.foot, this.looked()[this.side()])
+    const { shoe, clash, refused } = accepted(draft.shoe, change, foot)
     if (shoe !== draft.shoe) this.store.dispatch(benchActions.setShoe({ shoe, touched: 'advice' }))
     const { breakoverSchool } = change
     if (breakoverSchool) this.store.dispatch(benchActions.setSchool({ school: breakoverSchool, all: false }))
     this.store.dispatch(benchActions.settle())
-    if (clash) void this.tells.warn(`Agreed, but not put on the shoe. ${clash}.`, 'Understood', 9_000)
+    const why = clash ?? refused?.map(this.text.problem).join('; ')
+    if (why) void this.tells.warn(`Agreed, but not put on the shoe. ${why}.`, 'Understood', 9_000)
   }
 }
