@@ -24,12 +24,15 @@ type Figures = FiguresOf<typeof fields>
 const middleY = ({ foot, section }: ShoeContext, values: Figures): number =>
   foot.widestFromToe - foot.length - foot.bulbLine - values.behindBulbs + section.width / 2
 
-/** The bar needs so much of its width behind the ends of the branches. */
-const ROOM = 0.15
+/** A bar that ends before the bulb line leaves its run so much of its own width behind the branches, to turn smoothly in. */
+const ROOM_TO_TURN = 0.7
 
-/** The nearest to the bulb line that leaves it that room, mm; a hair more, so that rounding does not refuse it. */
+/** The nearest to the toe that leaves it that room, mm; the bulb line itself where even that is little. */
 const leastBehind = (context: ShoeContext): number =>
-  context.section.width * ROOM - behindHeels(context, middleY(context, { behindBulbs: 0 })) + 0.01
+  Math.min(
+    0,
+    context.section.width * ROOM_TO_TURN - behindHeels(context, middleY(context, { behindBulbs: 0 })),
+  )
 
 /** Where branches reach the bulb line, an egg bar would close them this far behind their ends, mm. */
 const BEHIND_ENDS = 2
@@ -53,7 +56,7 @@ export const eggBar = modificationOf({
     'heart-bar': 'A shoe is closed by one bar; a heart bar with an egg bar is a design of its own',
   },
   refuse: (context, values) =>
-    behindHeels(context, middleY(context, values)) > context.section.width * ROOM
+    behindHeels(context, middleY(context, values)) > context.section.width * 0.15
       ? undefined
       : 'the branches already reach the bulb line; choose a fit that ends at the buttress',
   hindmost: (context, values) => middleY(context, values) - context.section.width / 2,
