@@ -237,14 +237,23 @@ describe('Advising', () => {
   })
 
   it('says so where the modification cannot stand beside what is there, and leaves the shoe alone', async () => {
-    accept({ change: { modification: 'egg-bar' } })
-    accept({ change: { modification: 'egg-bar' } })
+    accept({ change: { modification: 'straight-bar' } })
+    accept({ change: { modification: 'straight-bar' } })
     await settled()
     expect(snack).not.toHaveBeenCalled()
-    accept({ change: { modification: 'straight-bar' } })
+    accept({ change: { modification: 'heart-bar' } })
     await vi.waitFor(() => expect(snack).toHaveBeenCalled())
-    expect(snack.mock.calls[0]![0]).toContain('A shoe is closed by one bar')
-    expect(draft().shoe.modifications).toEqual([{ kind: 'egg-bar' }])
+    expect(snack.mock.calls[0]![0]).toContain('The heart bar brings its own bar')
+    expect(draft().shoe.modifications).toEqual([{ kind: 'straight-bar' }])
+  })
+
+  it('puts on nothing that this foot has no room for, and says so', async () => {
+    // The fit already reaches the bulb line: an egg bar cannot close behind it.
+    accept({ change: { fit: 'supportive' } })
+    accept({ change: { modification: 'egg-bar' } })
+    await vi.waitFor(() => expect(snack).toHaveBeenCalled())
+    expect(snack.mock.calls[0]![0]).toMatch(/not put on the shoe\. .*already reach the bulb line/)
+    expect(draft().shoe.modifications ?? []).toEqual([])
   })
 
   it('stands by advice until it is dismissed', () => {
