@@ -41,7 +41,11 @@ export async function keepCsv(practice: Practice, { rows, errors }: CsvRead): Pr
 function putRows(practice: Practice, rows: readonly CsvRow[]): Promise<void> {
   const { sizes } = practice
   return inTurns(practice, async (pause) => {
-    const known = new Map(sizes.all().map((size) => [nameOf(size), size]))
+    const known = new Map<string, Size>()
+    for (const size of sizes.each()) {
+      if (!size.archived) known.set(nameOf(size), size)
+      await pause()
+    }
     for (const { size } of rows) {
       if (!size) continue
       const { id, version } = known.get(nameOf(size)) ?? { id: randomUUID(), version: 0 }
