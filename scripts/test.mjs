@@ -8,6 +8,8 @@ import { NEEDS, notBuilt, npm, root, run, told } from './lib.mjs'
 const reports = mkdtempSync(join(tmpdir(), 'crescent-reports-'))
 let passed = 0
 let failed = 0
+/** What failed, told once more at the end: the foot of a long log is what is read. */
+const failures = []
 
 /** Rows of work side by side, one piece of each after the other: two cores are kept busy. */
 const lanes = (...lanes) =>
@@ -42,6 +44,7 @@ const step = (title, args, options) => async () => {
   if (well) return
   failed++
   console.error(`${title}: FAILED`)
+  failures.push(`${title}\n${text.trimEnd().split('\n').slice(-10).join('\n')}`)
 }
 
 /** Adds up what a suite wrote into its JSON report; one that wrote none has failed. */
@@ -50,20 +53,35 @@ function add(title, well, file, count) {
     const counted = count(JSON.parse(readFileSync(file, 'utf8')))
     passed += counted.passed
     failed += counted.failed
+    failures.push(...counted.names.map((name) => `${title}: ${name}`))
     // A runner that ends badly without a failed test (a crash, an unhandled error) must not look green.
-    if (!well && counted.failed === 0) failed++
-    if (counted.passed + counted.failed === 0) failed++
+    if ((!well && counted.failed === 0) || counted.passed + counted.failed === 0) {
+      failed++
+      failures.push(`${title}: ended badly without a failed test`)
+    }
   } catch {
-    console.error(`${title}: no report`)
+    failures.push(`${title}: no report`)
     failed++
   }
 }
 
-const vitest = ({ numPassedTests, numFailedTests }) => ({ passed: numPassedTests, failed: numFailedTests })
+const vitest = ({ numPassedTests, numFailedTests, testResults }) => ({
+  passed: numPassedTests,
+  failed: numFailedTests,
+  names: testResults
+    .flatMap(({ assertionResults }) => assertionResults)
+    .filter(({ status }) => status === 'failed')
+    .map(({ fullName }) => fullName),
+})
+/** Every browser test of a report's suites, which hold suites. */
+const specsOf = (suites = []) => suites.flatMap(({ suites, specs }) => [...specsOf(suites), ...specs])
 /** A browser test that passed only the second time counts as passed, and is told. */
-const playwright = ({ stats }) => {
+const playwright = ({ stats, suites }) => {
   if (stats.flaky > 0) console.log(`${stats.flaky} browser test(s) passed at the second try only`)
-  return { passed: stats.expected + stats.flaky, failed: stats.unexpected }
+  const names = specsOf(suites)
+    .filter(({ ok }) => !ok)
+    .map(({ title }) => title)
+  return { passed: stats.expected + stats.flaky, failed: stats.unexpected, names }
 }
 
 /** The unit tests of a part, told when they are done. */
@@ -103,5 +121,6 @@ await lanes(
 }
 
 rmSync(reports, { recursive: true, force: true })
+for (const failure of failures) console.log(`\nFAILED ${failure}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed === 0 ? 0 : 1)

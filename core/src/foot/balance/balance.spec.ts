@@ -40,7 +40,9 @@ describe('the schools of breakover (hand-worked)', () => {
     const lacks = answer.found
       ? []
       : answer.lacks.map((one) => writeTold(one, { unit: 'in', denominator: 16 }))
-    expect(lacks).toEqual(['a foot from 4 1/4" to 6" wide, for which its rule is made: find the tip of P3 instead'])
+    expect(lacks).toEqual([
+      'a foot from 4 1/4" to 6" wide, for which its rule is made: find the tip of P3 instead',
+    ])
   })
 
   it('landmark: estimates that agree are as good as a measured widest part', () => {
