@@ -129,7 +129,7 @@ export const heavyRequests = (of: { horse: string; visit: string; pattern: strin
     { what: 'round', path: '/round?date=2024-06-20' },
     { what: 'over time', path: '/tries/over-time' },
     { what: 'forecast', path: `/horses/${of.horse}/forecast?date=2024-08-20` },
-    { what: 'a horse’s library', path: `/library?horse=${of.horse}` },
+    { what: 'a horse’s library', path: `/horses/${of.horse}/library` },
     { what: 'horse page', path: `/horses/${of.horse}/page` },
     { what: 'sheet for the vet', path: `/visits/${of.visit}/sheet?for=vet` },
     { what: 'template of a pattern', path: `/patterns/${of.pattern}/template` },

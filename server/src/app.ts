@@ -1,7 +1,7 @@
 import compression from 'compression'
 import { join } from 'node:path'
 import express, { type Express, type RequestHandler, type Router } from 'express'
-import { rateLimit } from 'express-rate-limit'
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit'
 import { pino, type Logger } from 'pino'
 import type { Config } from './config'
 import type { Practice } from './practice'
@@ -19,7 +19,7 @@ import { handler } from './http/route'
 import { serveScreens } from './http/screens'
 import { privateFolder } from './database/files'
 import { Sessions } from './http/sessions'
-import { open, SESSION_ROUTES, signIn } from './http/sign-in'
+import { open, SESSION_ROUTES, sessionKnown, signIn } from './http/sign-in'
 import { routes } from './resources'
 
 /** What is told of the whole API: worked out when it is first asked for, or each start would wait for it. */
@@ -64,23 +64,25 @@ function door({ password, dataFolder, origin }: Config): RequestHandler {
 function api(practice: Practice, config: Config, beside: Beside): Router {
   const { dataFolder } = config
   const router = express.Router()
-  // Enough for the quickest hand, not for a script gone wild.
+  router.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store')
+    next()
+  })
+  router.use(door(config))
+  // Enough for the quickest hand, not for a script gone wild. Behind the door, and each who is signed in by himself: nobody
+  // at the same address shuts him out, nor keeps the right password from being heard.
   router.use(
     rateLimit({
       windowMs: WINDOW,
       limit: 2_000,
       standardHeaders: 'draft-8',
       legacyHeaders: false,
+      keyGenerator: ({ ip = '' }, response) => sessionKnown(response) ?? ipKeyGenerator(ip),
       store: new MonotonicStore(WINDOW),
       // Anybody may send such a header; it counts only from a proxy that was named.
       validate: { xForwardedForHeader: false },
     }),
   )
-  router.use((_request, response, next) => {
-    response.set('Cache-Control', 'no-store')
-    next()
-  })
-  router.use(door(config))
   router.get('/openapi.json', (_request, response) => void response.json(describedRoutes()))
   const readJson = express.json({ limit: '1mb' })
   const kept = new KeptAnswers(practice)

@@ -50,6 +50,22 @@ describe('a practice with a password', () => {
     await request(bed.app).get('/api/workshop').set('Cookie', token).expect(401)
   })
 
+  it('counts the requests of each who is signed in by himself, and none of who is not', async () => {
+    const ask = (cookie: string) => request(bed.app).get('/api/workshop').set('Cookie', cookie)
+    const left = async (cookie: string) =>
+      Number(/;\s*r=(\d+)/.exec((await ask(cookie).expect(200)).headers['ratelimit'] as string)![1])
+    const [mine, theirs] = await Promise.all(
+      [1, 2].map(async () => (await signIn('oak and iron')).headers['set-cookie']![0]!.split(';')[0]!),
+    )
+    const most = await left(mine!)
+    expect(await left(mine!)).toBe(most - 1)
+    expect(await left(mine!)).toBe(most - 2)
+    // From the same address: whatever another sends, and whoever is kept out, takes nothing from it.
+    expect((await ask('').expect(401)).headers['ratelimit']).toBeUndefined()
+    expect(await left(theirs!)).toBe(most)
+    expect((await signIn('oak and iron').expect(200)).headers['ratelimit']).toBeUndefined()
+  })
+
   it('answers who guesses late, and lets the right one in all the same, from anywhere', async () => {
     // Six from one caller at once: four are judged, the others told to wait.
     const guesses = await Promise.all(Array.from({ length: 6 }, (_, i) => signIn(`guess ${i}`)))

@@ -59,7 +59,11 @@ export function signIn({ password, sessions, secure }: Door): RequestHandler {
     response.json({ needed: true, in: false })
   })
   router.use(async (request, response, next) => {
-    if (sessionOf(request)) return next()
+    const own = sessionOf(request)
+    if (own) {
+      response.locals['session'] = own.id
+      return next()
+    }
     if (request.method === 'GET' && FEEDS.includes(request.path)) {
       const given = basicPassword(request.headers.authorization)
       const refused =
@@ -133,6 +137,12 @@ export const SESSION_ROUTES = [
 
 /** Who asks: by the address, or what a proxy that is trusted says it is. */
 const callerOf = (request: Request): string => request.ip ?? ''
+
+/** Whose session let a request in; none where no password is needed, or where it was sent with it. */
+export const sessionKnown = (response: Response): string | undefined => {
+  const known: unknown = response.locals['session']
+  return typeof known === 'string' ? known : undefined
+}
 
 /** Where no password is set everybody on this machine is in. */
 export const open: RequestHandler = (request, response, next) => {

@@ -7,6 +7,7 @@ import { healthRoutes } from './health/routes'
 import { horseRoutes } from './horses/routes'
 import { jobRoutes } from './jobs/routes'
 import { joiningRoutes } from './joining/routes'
+import { libraryOfHorseRoutes } from './library/routes'
 import { lookRoutes } from './looks/routes'
 import { nailRoutes } from './nails/routes'
 import { outlineRoutes } from './outlines/routes'
@@ -38,6 +39,7 @@ export const routes: readonly Route[] = [
   ...roundRoutes,
   ...ownerRoutes,
   ...horseRoutes,
+  ...libraryOfHorseRoutes,
   ...joiningRoutes,
   ...erasingRoutes,
   ...visitRoutes,

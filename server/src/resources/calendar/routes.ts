@@ -1,17 +1,14 @@
 import * as z from 'zod'
-import { DAY_RANGE, writeTold, type Told } from '@crescent/core'
+import { writeTold, type Told } from '@crescent/core'
 import { courseKind } from '@crescent/core/courses'
-import { daySchema } from '@crescent/core/records/index'
 import { read } from '../../http/door'
+import { daysFields, inOrder } from '../days-asked'
 import { STYLE_QUERY, styleFields, styleOf } from '../drawn/asked'
 import { writeCalendar } from '../../formats/calendar'
 import type { Route } from '../../http/route'
 
 /** Asked for no dates it is everything that is open, however far ahead it lies. */
-const [FIRST_DAY, LAST_DAY] = DAY_RANGE
-const daysAsked = z
-  .object({ from: daySchema.default(FIRST_DAY), to: daySchema.default(LAST_DAY), ...styleFields })
-  .refine(({ from, to }) => from <= to, { path: ['to'], error: 'The last day lies before the first' })
+const daysAsked = inOrder(z.object({ ...daysFields, ...styleFields }))
 
 /** The next visits, the steps of courses and calls that were promised, as calendars take them. */
 export const calendarRoutes: Route[] = [

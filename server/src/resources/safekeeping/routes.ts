@@ -11,15 +11,13 @@ import { backupFolder, backupName, backUp, backUpInto } from '../../database/bac
 import { checkStillThere } from '../../database/faults'
 import { passingFolder } from '../../database/files'
 import { importLibrary } from '../library/in'
-import { HEAD, LISTS } from '../library/lists'
 import { libraryText } from '../library/out'
+import { librarySchema } from '../library/routes'
 import { putBack } from './put-back'
 import { lookThrough } from '../../database/looked'
 import { BadRequest, read } from '../../http/door'
 import { libraryInWords } from '../library/words'
 import { alone, type Route } from '../../http/route'
-
-const libraryQuery = z.object({ horse: z.uuid().optional() })
 
 /** Backup of the whole database, and the library as one open file out and in. */
 export const safekeepingRoutes: Route[] = [
@@ -76,20 +74,16 @@ export const safekeepingRoutes: Route[] = [
   {
     method: 'get',
     path: '/library',
-    summary: 'The whole library as one JSON file, or one horse of it',
-    answer: z.object({
-      ...HEAD,
-      ...Object.fromEntries(Object.entries(LISTS).map(([name, { schema }]) => [name, z.array(schema)])),
-    }),
-    query: { horse: 'id of a horse: only it, with its owner' },
+    summary: 'The whole library as one JSON file; one horse of it has an address of its own',
+    answer: librarySchema,
     run: async ({ practice, request, response }) => {
-      const { horse } = read(libraryQuery, request.query)
+      read(z.object({}).strict(), request.query)
       const day = dayOn(new Date())
       checkStillThere(practice.db)
-      const pieces = libraryText(practice.db.name, horse)
+      const pieces = libraryText(practice.db.name)
       // What cannot be read is refused in words; once the answer has begun it could only break off.
       const first = await pieces.next()
-      response.attachment(`crescent-${horse ? 'horse' : 'library'}-${day}.json`).type('application/json')
+      response.attachment(`crescent-library-${day}.json`).type('application/json')
       // Packing it would take longer than sending it to the same machine.
       response.set('Cache-Control', 'no-store, no-transform')
       const all = async function* () {

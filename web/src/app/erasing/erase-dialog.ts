@@ -115,7 +115,7 @@ export class EraseDialog {
     () => this.typed().trim().toLowerCase() === this.data.name.trim().toLowerCase(),
   )
   protected readonly file = computed(() =>
-    this.data.horseId ? `/api/library?horse=${this.data.horseId}` : '/api/library',
+    this.data.horseId ? `/api/horses/${this.data.horseId}/library` : '/api/library',
   )
   protected readonly goesText = goesText
   protected readonly backupsText = backupsText
