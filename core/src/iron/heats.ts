@@ -1,5 +1,7 @@
-import { distance, type Vec } from '../geometry/vector'
-import { lengthAlong, nearestAlong, pointAlong } from '../geometry/walked'
+import { figureAlong } from '../geometry/figure-along'
+import { distance, mix, type Vec } from '../geometry/vector'
+import { lengthAlong, nearestAlong, pointAlong, stationsAlong } from '../geometry/walked'
+import { segmentAt } from '../geometry/segment-at'
 import { placeAt } from '../geometry/track'
 import type { ForgingStage, ForgingStep } from '../modifications/forging'
 import type { NailHole } from '../nails/holes'
@@ -7,10 +9,13 @@ import { soldCentreline } from '../shoe/as-sold'
 import { shoeMeasures } from '../shoe/measures'
 import type { Rims } from '../shoe/rims'
 import type { SizeFacts } from '../records/size'
-import { HALVES, type Half } from '../terms/half'
+import { byHalf, HALVES, type Half } from '../terms/half'
 import { PART_ENDS, type BranchPart } from '../terms/trying'
 import type { Told } from '../notices/told'
+import { closedEnds, type Closing } from './closed-ends'
+import { pieceLengths, type Metal, type PieceLengths } from './metal'
 import { takenOn, turnsAsOn, type Reach } from './taken-on'
+import { workDone, type WorkDone } from './work-done'
 
 /** Something to lay a rule on, and what it should show, mm. */
 export interface HeatMeasure {
@@ -24,7 +29,7 @@ export interface HeatMeasure {
 export interface Heat {
   stage: ForgingStage
   text: Told
-  /** The middle of the web, from the lateral to the medial end. */
+  /** The middle of the web, from the lateral to the medial end of the bar. */
   shape: readonly Vec[]
   /** It still is a straight bar. */
   straight: boolean
@@ -39,8 +44,12 @@ export interface HeatedShoe {
   holes: readonly NailHole[]
   /** Bar that each branch takes, toe mark to end, mm. */
   branches: Readonly<Record<Half, number>>
-  /** Bar beyond the heels that closes the shoe behind them, mm. */
-  closing: number
+  /** Bar beyond the heels that closes the shoe behind them. */
+  closing?: Closing
+  /** What moves the metal of a shoe from bar; a factory shoe keeps its own. */
+  metal?: Metal
+  /** The rims before some of the chosen modifications have reworked them. */
+  rimsWithout: (undone: ReadonlySet<number>) => Rims
   /** The factory shoe it is shaped from; nothing for a bar, and for a shoe that cannot be bent. */
   size?: SizeFacts
   /** It cannot be bent: it lies in its shape from the first step on. */
@@ -57,38 +66,116 @@ const BENT_TO: Partial<Record<ForgingStage, BranchPart>> = {
 
 /**
  * The order of the work with the shape after each step: bent as far as that step goes, from the toe outward, and beyond it
- * as it was before. Nothing is stretched: the bar is as long in each as in the finished shoe. Where two steps share a stage
- * the first of them turns the outer branch, the second the inner.
+ * as it was before; as long as its metal is by then. Where two steps share a stage the first of them turns the outer branch,
+ * the second the inner.
  */
 export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[] {
-  const { rims, size, branches, moulded } = shoe
-  const pattern = rims.centreline.points
-  const toe = toeOf(rims)
-  const whole = lengthAlong(pattern)
+  const { rims, moulded, closing } = shoe
+  const pattern = patternOf(rims)
+  const { toe, whole } = pattern
   const full: Reach = { lateral: toe, medial: whole - toe }
-  const before = size && turnsInBox(size, pattern, toe)
   const reached: Record<Half, number> = moulded ? { ...full } : { lateral: -1, medial: -1 }
-  let bar = !size && !moulded
-  return steps.map((step): Heat => {
-    const part = BENT_TO[step.stage]
+  let bar = !shoe.size && !moulded
+  const lengths = shoe.metal && pieceLengths(shoe.metal, rims, pattern.lengths)
+  const shapeWhen = shaping(shoe, pattern, lengths)
+  const done = workDone(steps, shoe.metal?.gathered.length ?? 0)
+  return steps.map(({ stage, text, branch }, i): Heat => {
+    const heat = { stage, text, ...(branch && { branch }) }
+    const part = BENT_TO[stage]
     if (part) {
       bar = false
-      const halves = step.branch ? [step.branch] : HALVES
-      for (const half of halves)
+      for (const half of branch ? [branch] : HALVES)
         reached[half] = Math.max(reached[half], part === 'heel' ? full[half] : full[half] * PART_ENDS[part])
     }
-    if (bar) return straightBar(step, branches, rims)
-    // What comes after the shaping finds the shoe in its shape.
-    const shape = takenOn(pattern, toe, reached, before)
-    const done = shape === pattern
+    if (bar) return { ...heat, ...straightBar(branchesWhen(shoe, pattern, lengths!, done[i]!), pattern) }
+    const core = shapeWhen({ ...reached }, done[i]!)
+    const ends = closedEnds(core, closing, done[i]!.closed, raisedBy(shoe, done[i]!))
     return {
-      ...step,
-      shape,
+      ...heat,
+      shape: [...ends.lateral, ...core, ...ends.medial],
       straight: false,
-      measures: done ? closedMeasures(rims, shoe.closing) : openMeasures(shape, toe, shoe.closing),
-      marks: marksOn(shape, pattern, shoe, toe),
+      measures:
+        core === pattern.points
+          ? closedMeasures(rims, closing !== undefined)
+          : openMeasures(core, pattern.middle, closing !== undefined),
+      marks: marksOn(core, pattern, shoe),
     }
   })
+}
+
+/** The centreline that the shoe has in the end, by its pieces. Lengths in mm. */
+interface Pattern {
+  points: readonly Vec[]
+  stations: readonly number[]
+  lengths: readonly number[]
+  whole: number
+  /** The middle of the toe along it, and where it lies. */
+  toe: number
+  middle: Vec
+}
+
+function patternOf(rims: Rims): Pattern {
+  const { points } = rims.centreline
+  const stations = stationsAlong(points)
+  const toe = toeOf(rims)
+  return {
+    ...{ points, stations, toe, middle: pointAlong(points, toe, stations) },
+    lengths: stations.slice(1).map((station, i) => station - stations[i]!),
+    whole: stations[stations.length - 1]!,
+  }
+}
+
+/** The bar of the branches by how far it is bent and what else is done. */
+function shaping(
+  shoe: HeatedShoe,
+  { points, toe, whole }: Pattern,
+  lengths: ((worked: WorkDone['worked']) => PieceLengths) | undefined,
+): (reached: Reach, done: WorkDone) => readonly Vec[] {
+  const before = shoe.size && turnsInBox(shoe.size, points, toe)
+  return (reached, { worked, undone, cut }) => {
+    const earlier = undone.size > 0 ? shoe.rimsWithout(undone) : undefined
+    // What is bent through and has all its metal in place is the pattern itself.
+    const settled =
+      reached.lateral >= toe && reached.medial >= whole - toe && worked.every((how) => how === 'all')
+    const line = takenOn(points, toe, reached, {
+      ...(earlier && { turns: turnsAsOn(earlier.centreline.points, toeOf(earlier), points, toe) }),
+      ...(before && { before }),
+      ...(lengths && !settled && { lengths: lengths(worked) }),
+    })
+    return cut.lateral + cut.medial > 0 ? trimmed(line, cut) : line
+  }
+}
+
+/** A line without so much at its ends, mm. */
+function trimmed(line: readonly Vec[], cut: Readonly<Record<Half, number>>): Vec[] {
+  const stations = stationsAlong(line)
+  const whole = stations[stations.length - 1]!
+  const at = (station: number) => pointAlong(line, station, stations)
+  const left = line.filter((_, i) => stations[i]! > cut.lateral && stations[i]! < whole - cut.medial)
+  return [at(cut.lateral), ...left, at(whole - cut.medial)]
+}
+
+/** Whether the metal is where it raises the heels: what closes the shoe behind them is raised with them. */
+const raisedBy = ({ metal }: HeatedShoe, { worked }: WorkDone): boolean =>
+  !metal?.raises.some((i) => worked[i] === 'not')
+
+/** How long each branch of the straight bar is, mm: as it is cut, less what its metal has come together since, or more. */
+function branchesWhen(
+  shoe: HeatedShoe,
+  { stations, toe }: Pattern,
+  lengths: (worked: WorkDone['worked']) => PieceLengths,
+  done: WorkDone,
+): Record<Half, number> {
+  const sides = (worked: WorkDone['worked']): Record<Half, number> => {
+    const along = [0]
+    for (const long of lengths(worked).straight) along.push(along[along.length - 1]! + long)
+    const lateral = figureAlong(stations, along, toe)
+    return { lateral, medial: along[along.length - 1]! - lateral }
+  }
+  const [asCut, now] = [sides(done.worked.map(() => 'not')), sides(done.worked)]
+  const { closing } = shoe
+  const behind = closing && raisedBy(shoe, done) ? (closing.turned.length - closing.asCut) / 2 : 0
+  return byHalf((half) => shoe.branches[half] + now[half] - asCut[half] + behind)
 }
 
 /** A rule laid from one place to another. */
@@ -98,14 +185,15 @@ const laid = (what: string, from: Vec, to: Vec): HeatMeasure => ({
 })
 
 /** The bar before anything is bent, toe mark where the toe will be. */
-function straightBar(step: ForgingStep, { lateral, medial }: HeatedShoe['branches'], rims: Rims): Heat {
-  const { point: toe } = placeAt(rims.centreline, toeOf(rims))
+function straightBar(
+  { lateral, medial }: Record<Half, number>,
+  { middle: toe }: Pattern,
+): Omit<Heat, 'stage' | 'text'> {
   const [outer, inner]: Vec[] = [
     [toe[0] + lateral, toe[1]],
     [toe[0] - medial, toe[1]],
   ]
   return {
-    ...step,
     shape: [outer!, inner!],
     straight: true,
     measures: [
@@ -124,37 +212,43 @@ function toeOf(rims: Rims): number {
 }
 
 /** Three lengths fix where both ends lie against the toe mark. */
-function openMeasures(shape: readonly Vec[], toe: number, closing: number): HeatMeasure[] {
-  const at = pointAlong(shape, toe)
-  const [outer, inner] = [shape[0]!, shape[shape.length - 1]!]
-  const end = closing > 0 ? 'heel mark' : 'end'
+function openMeasures(core: readonly Vec[], toe: Vec, closed: boolean): HeatMeasure[] {
+  const [outer, inner] = [core[0]!, core[core.length - 1]!]
+  const end = closed ? 'heel mark' : 'end'
   return [
     laid(`Across, from ${end} to ${end}, in the middle of the web`, outer, inner),
-    laid(`Straight from the toe mark to the outer ${end}`, at, outer),
-    laid(`Straight from the toe mark to the inner ${end}`, at, inner),
+    laid(`Straight from the toe mark to the outer ${end}`, toe, outer),
+    laid(`Straight from the toe mark to the inner ${end}`, toe, inner),
   ]
 }
 
 /** What the finished shape is compared by at the anvil. */
-function closedMeasures(rims: Rims, closing: number): HeatMeasure[] {
-  const { width, heelsOutside, length } = shoeMeasures(rims, closing > 0)
+function closedMeasures(rims: Rims, closed: boolean): HeatMeasure[] {
+  const { width, heelsOutside, length } = shoeMeasures(rims, closed)
   return [
     { what: 'Width at the widest, outside', ...width },
     { what: 'Across the heels, outside', ...heelsOutside },
-    {
-      what: closing > 0 ? 'Toe to a rule across the heel marks' : 'Toe to a rule across the heels',
-      ...length,
-    },
+    { what: closed ? 'Toe to a rule across the heel marks' : 'Toe to a rule across the heels', ...length },
   ]
 }
 
-const marksOn = (shape: readonly Vec[], pattern: readonly Vec[], { holes }: HeatedShoe, toe: number) => [
-  { label: 'Toe', at: pointAlong(shape, toe) },
-  ...holes.map(({ number, x, y }) => ({
-    label: String(number),
-    at: pointAlong(shape, nearestAlong(pattern, [x, y]).station),
-  })),
-]
+/** Toe and holes on a shape: each in the piece of the bar that it is punched into. */
+function marksOn(
+  core: readonly Vec[],
+  { points, stations, middle }: Pattern,
+  { holes }: HeatedShoe,
+): Heat['marks'] {
+  const on = (hole: Vec): Vec => {
+    const { station } = nearestAlong(points, hole, stations)
+    const i = segmentAt(stations, station)
+    const share = (station - stations[i]!) / (stations[i + 1]! - stations[i]!)
+    return mix(core[i]!, core[i + 1]!, share)
+  }
+  return [
+    { label: 'Toe', at: middle },
+    ...holes.map(({ number, x, y }) => ({ label: String(number), at: on([x, y]) })),
+  ]
+}
 
 /** How a factory shoe turns in its box at each corner of its pattern. */
 function turnsInBox(size: SizeFacts, pattern: readonly Vec[], toe: number): number[] {

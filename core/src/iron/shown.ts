@@ -56,7 +56,7 @@ export function shownIron<T extends Iron & { heats?: Heat[] }>(iron: T, style: L
         difference: shownDifference(long, iron.plainCut, style),
       })),
     ...('heats' in iron && {
-      heats: () => iron.heats!.map((heat) => shownHeat(heat, [cutLength, lateral, medial])),
+      heats: () => iron.heats!.map((heat) => shownHeat(heat, style)),
     }),
   }) as unknown as T
 }
@@ -77,11 +77,13 @@ function shownMark(mark: BarMark, branches: Record<Half, number>, at: (mm: numbe
   return { ...mark, fromMiddle, fromEnd: own - fromMiddle }
 }
 
-/** The straight bar is laid out by its cut and both branches. */
-const shownHeat = (heat: Heat, lengths: readonly number[]): Heat =>
-  heat.straight && heat.measures.length === lengths.length
-    ? { ...heat, measures: heat.measures.map((one, i) => ({ ...one, value: lengths[i]! })) }
-    : heat
+/** The straight bar is laid out by its whole length and both branches, which come to it. */
+function shownHeat(heat: Heat, style: LengthStyle): Heat {
+  const [whole, ...branches] = heat.measures.map(({ value }) => value)
+  if (!heat.straight || whole === undefined) return heat
+  const shown = [roundLength(whole, style), ...shownParts(whole, branches, style)]
+  return { ...heat, measures: heat.measures.map((one, i) => ({ ...one, value: shown[i]! })) }
+}
 
 /** What stands beside a cut that logged jobs corrected; nothing where they did not, or by less than is written. */
 export const correctedTold = (

@@ -24,40 +24,60 @@ function piecesOf(points: readonly Vec[]): Pieces {
 /** How far along each branch from the middle of the toe a shape is taken on, mm. */
 export type Reach = Readonly<Record<Half, number>>
 
+/** What a line on its way to its final shape is made of. */
+export interface OnItsWay {
+  /** Its final turn at each corner, radians; those of the line itself where it is not said. */
+  turns?: readonly number[]
+  /** How it turned at each corner before, radians: nothing for a straight bar. */
+  before?: readonly number[]
+  /** How long its pieces are where they are bent and where not yet, mm; as in the line itself where it is not said. */
+  lengths?: { bent: readonly number[]; straight: readonly number[] }
+}
+
 /**
- * A line on its way to its final shape: its own turns are taken on from the middle of the toe outward as far as told,
- * beyond that it still runs as before. Every piece keeps its length, so the bar stays as long as it is.
+ * A line on its way to its final shape: its turns are taken on from the middle of the toe outward as far as told, beyond
+ * that it still runs as before.
  *
  * @param points of the final shape, walked from the lateral to the medial heel, mm
  * @param toe the middle of the toe along it, mm; there the line keeps its place and direction
- * @param before how it turned at each corner before, radians: nothing for a straight bar
  */
 export function takenOn(
   points: readonly Vec[],
   toe: number,
   reach: Reach,
-  before?: readonly number[],
+  way: OnItsWay = {},
 ): readonly Vec[] {
-  const { lengths, turns } = piecesOf(points)
-  const stations = stationsOf(lengths)
-  const still = turns.map((turn, i) => {
-    const off = stations[i + 1]! - toe
-    const near = off < 0 ? -off <= reach.lateral : off <= reach.medial
-    return near ? turn : (before?.[i] ?? 0)
-  })
+  const own = piecesOf(points)
+  const stations = stationsOf(own.lengths)
+  const near = (off: number) => (off < 0 ? -off <= reach.lateral : off <= reach.medial)
+  const turns = (way.turns ?? own.turns).map((turn, i) =>
+    near(stations[i + 1]! - toe) ? turn : (way.before?.[i] ?? 0),
+  )
+  const lengths = own.lengths.map((long, i) =>
+    way.lengths
+      ? (near((stations[i]! + stations[i + 1]!) / 2 - toe) ? way.lengths.bent : way.lengths.straight)[i]!
+      : long,
+  )
   // What is as it shall be stays to the last digit.
-  if (still.every((turn, i) => turn === turns[i])) return points
+  if (turns.every((turn, i) => turn === own.turns[i]) && lengths.every((long, i) => long === own.lengths[i]))
+    return points
   const held = Math.max(0, stations.findIndex((station) => station > toe) - 1)
+  const [from, to] = [points[held]!, points[held + 1]!]
+  const ahead = unit(subtract(to, from))
+  // The toe keeps its place within the piece that holds it.
+  const share = Math.min(1, Math.max(0, (toe - stations[held]!) / own.lengths[held]!))
+  const grown = lengths[held]! - own.lengths[held]!
   const shape = [...points]
-  const way = unit(subtract(points[held + 1]!, points[held]!))
-  let ahead = way
+  shape[held] = along(from, ahead, -share * grown)
+  shape[held + 1] = along(to, ahead, (1 - share) * grown)
+  let onward = ahead
   for (let i = held + 1; i + 1 < points.length; i++) {
-    ahead = rotated(ahead, still[i - 1]!)
-    shape[i + 1] = along(shape[i]!, ahead, lengths[i]!)
+    onward = rotated(onward, turns[i - 1]!)
+    shape[i + 1] = along(shape[i]!, onward, lengths[i]!)
   }
-  let back = way
+  let back = ahead
   for (let i = held; i > 0; i--) {
-    back = rotated(back, -still[i - 1]!)
+    back = rotated(back, -turns[i - 1]!)
     shape[i - 1] = along(shape[i]!, back, -lengths[i - 1]!)
   }
   return shape

@@ -1,4 +1,4 @@
-import type { Track } from '../geometry/track'
+import { trackLength, type Track } from '../geometry/track'
 import { sectionArea } from '../shoe/section-form'
 import { behindHeels, closingRun, runVolume } from './closing-run'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
@@ -75,6 +75,7 @@ export const eggBar = modificationOf({
         volume,
         // A wedge that goes on into the run takes more bar for it.
         ofTheBar: volume / sectionArea(section),
+        turned: { length: trackLength(run), run: run.points },
       },
     ]
   },
@@ -86,7 +87,11 @@ export const eggBar = modificationOf({
     },
   ],
   forging: () => [
-    { stage: 'weld', text: 'Turn both ends round behind the heels, scarf them and weld in the middle.' },
+    {
+      stage: 'weld',
+      moves: 'closing',
+      text: 'Turn both ends round behind the heels, scarf them and weld in the middle.',
+    },
   ],
   tell: () => ['Turned from one bar: the run behind the heels is in the cut, half at either end.'],
   cautions: () => [

@@ -20,12 +20,24 @@ export const FORGING_STAGES = [
 ] as const
 export type ForgingStage = (typeof FORGING_STAGES)[number]
 
+/**
+ * What a step changes in the metal of its modification, or in the run of the bar: all of its metal, only where that makes the
+ * bar heavier or only where lighter, the rim that is reworked once the branch is bent, the bar that closes the shoe behind.
+ */
+export type Moved = 'metal' | 'heavier' | 'lighter' | 'rim' | 'closing'
+
 /** Something to do while the shoe is made. */
 export interface ForgingStep {
   stage: ForgingStage
   text: Told
   /** Where it is done to one branch alone. */
   branch?: Half
+  /** What it moves. Where no step of a modification says so, its first moves all of its metal. */
+  moves?: Moved
+  /** Off a heel of a factory shoe, mm. */
+  cuts?: number
+  /** Which of the chosen modifications it belongs to; none is what every shoe takes. */
+  of?: number
 }
 
 /** What every shoe from bar takes: toe first, then back branch by branch, level after every step. */
@@ -49,7 +61,7 @@ function firstMark({ lateral, medial }: Record<Half, number>): ForgingStep {
   const text =
     Math.abs(lateral - medial) <= EVEN
       ? 'Cut the bar; centre-punch its middle: the middle of the toe. Punch one branch.'
-      : told`Cut the bar; centre-punch the middle of the toe ${length(lateral)} from the outer end, ${length(medial)} from the inner: it is not the middle of the bar. Punch one branch.`
+      : `Cut the bar; centre-punch the middle of the toe, which lies nearer the ${lateral < medial ? 'outer' : 'inner'} end: it is not the middle of the bar. Punch one branch.`
   return { stage: 'mark', text }
 }
 
@@ -72,7 +84,14 @@ export function fromBox({ heelToCut, openBy = 0 }: FromBox): ForgingStep[] {
     const off = heelToCut?.[branch] ?? 0
     if (off <= 0) return []
     const whose = branch === 'lateral' ? 'outer' : 'inner'
-    return [{ stage: 'heels', text: told`Cut ${length(off)} off the ${whose} heel; round its end.` }]
+    return [
+      {
+        stage: 'heels',
+        branch,
+        cuts: off,
+        text: told`Cut ${length(off)} off the ${whose} heel; round its end.`,
+      },
+    ]
   })
   const all =
     Math.abs(openBy) < NOT_MOVED

@@ -1,4 +1,4 @@
-import { placeAt } from '../geometry/track'
+import { placeAt, trackLength } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import { barDay, USUAL_BARS } from '../terms/cross-bars'
 import { inches } from '../units/length'
@@ -98,6 +98,9 @@ function closingVolume(context: ShoeContext): number {
     HINGE_AND_LAP * sectionArea({ ...section, thickness })
   )
 }
+
+/** How long that bar is once it is as thick as the heels are: round behind them, with hinge and lap, mm. */
+const closingLength = (context: ShoeContext): number => trackLength(usualEggRun(context)) + HINGE_AND_LAP
 
 /** The cross bars, each a step longer from hole to hole than the last; mm. */
 export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'step' | 'bars'>): number[] =>
@@ -269,6 +272,7 @@ export const hingedExpander = modificationOf({
         between: [0, section.thickness + (raisedBehind?.(lapY(context)) ?? 0)],
         volume,
         ofTheBar: volume / sectionArea(section),
+        turned: { length: closingLength(context), run: run.points },
       },
       {
         label: 'Hinge and its rivet',
@@ -288,7 +292,7 @@ export const hingedExpander = modificationOf({
   ],
   hindmost: (context) => lapY(context) - context.section.width / 2,
   forging: () => [
-    { stage: 'heels', text: 'Turn both heels across and lap them behind.' },
+    { stage: 'heels', moves: 'closing', text: 'Turn both heels across and lap them behind.' },
     {
       stage: 'pieces',
       text: told`Cut the shoe in two at the toe; hinge it with a ${length(RIVET, 'drill')} stainless rivet, its front edge hard-faced.`,

@@ -83,6 +83,14 @@ export type FiguresOf<F extends readonly ModificationField[]> = {
 /** The fields of a modification, with the names of its figures known. */
 export const fieldsOf = <const F extends readonly ModificationField[]>(fields: F): F => fields
 
+/** Bar that is turned behind the heels. */
+export interface TurnedBar {
+  /** mm. */
+  length: number
+  /** The middle of its web, from the lateral heel to the medial one; what is longer laps over itself. */
+  run: readonly Vec[]
+}
+
 /** A piece beside the bar of the branches: seen on the drawing, and with its own line on the iron slip. */
 export interface ShoePart {
   label: string
@@ -108,6 +116,8 @@ export interface ShoePart {
   join?: { outline?: readonly Vec[]; welds: readonly (readonly Vec[])[] }
   /** Bar it takes on beyond the heel ends, where it is turned from the same bar: mm, half at either end. */
   ofTheBar?: number
+  /** How that bar lies once it is as thick as the heels and turned behind them. */
+  turned?: TurnedBar
   /** What to cut for it, where it is a piece of its own: width, thickness, length in mm, and how many alike. */
   stock?: { width: number; thickness: number; length: number; count?: number }
   /** Cut by a template of its own: along its edge, or along another where it is not drawn as it is cut. */

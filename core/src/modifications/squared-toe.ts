@@ -62,7 +62,9 @@ export const squaredToe = modificationOf({
     rework: (rim) => squaredRim(lay.rework(rim), foot.widestFromToe - values.behindToe, values.easing),
   }),
   handles: lineHandle,
-  forging: () => [{ stage: 'toe', text: 'Forge the toe straight across before the toe quarters are bent.' }],
+  forging: () => [
+    { stage: 'toe', moves: 'rim', text: 'Forge the toe straight across before the toe quarters are bent.' },
+  ],
   tell: () => ['Leave the wall ahead of the shoe: dress only its edge.'],
   cautions: ({ foot }, values) =>
     values.behindToe > foot.toeWallThickness + foot.whiteLineWidth

@@ -244,10 +244,12 @@ export const trailer = modificationOf({
   forging: () => [
     {
       stage: 'upset',
+      moves: 'metal',
       text: 'Leave the outer branch longer; upset its end square, with a sharp inner corner.',
     },
     {
       stage: 'heels',
+      moves: 'rim',
       text: 'Turn the outer heel out behind its seat; cut the inner heel square across from it.',
     },
     { stage: 'edges', text: 'Box the trailer and the inner heel.' },

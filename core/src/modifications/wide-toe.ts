@@ -76,9 +76,14 @@ export const wideToe = modificationOf({
   forging: (context) => [
     {
       stage: 'upset',
+      moves: 'heavier',
       text: told`Upset the toe of the straight bar to the wide web; ${upset(context)} come together there.`,
     },
-    { stage: 'upset', text: 'Draw the branches narrow, the outer edge of the outer one bevelled.' },
+    {
+      stage: 'upset',
+      moves: 'lighter',
+      text: 'Draw the branches narrow, the outer edge of the outer one bevelled.',
+    },
   ],
   tell: (context) => [told`The toe gathers about ${upset(context)} of bar. Add a toe clip.`],
   cautions: () => [

@@ -36,6 +36,7 @@ import type { Profile } from '../shoe/profile'
 import { shoeBody, type Rims } from '../shoe/rims'
 import type { Cut } from './iron'
 import { mouldedPlan, type MouldedPlan } from './of-moulded'
+import { heatedShoe } from './heated'
 import { workOrder } from './work-order'
 
 /** Everything Crescent knows about one shoe for one foot. Lengths in mm, angles in degrees, weight in g. */
@@ -72,7 +73,7 @@ export interface Plan {
   /** Each modification with its defaults and what it comes to, in words. */
   modifications: PlannedModification[]
   /** The order of the work. */
-  forging: ForgingStep[]
+  forging: Pick<ForgingStep, 'stage' | 'text' | 'branch'>[]
   iron: Iron & {
     /** The same order, with the shape the shoe has after each step. */
     heats: Heat[]
@@ -107,13 +108,9 @@ export function answer(cut: Cut): Plan {
   const suggestion = suggestSection(foot, fit.name)
   const moulded = mouldedPlan(cut)
   const forging = onceAsked(() => workOrder(cut, moulded))
-  const { branches, closing } = cut.iron
+  const { closing } = cut.iron
   const iron = addWhenAsked(cut.iron, {
-    heats: () =>
-      heatsOf(forging(), {
-        ...{ rims, branches, closing, holes: cut.holes, moulded: moulded !== undefined },
-        ...(cut.stock && !moulded && { size: cut.stock.facts }),
-      }),
+    heats: () => heatsOf(forging(), heatedShoe(cut, moulded !== undefined)),
   })
   const lines = addWhenAsked(
     {
@@ -134,7 +131,7 @@ export function answer(cut: Cut): Plan {
   }
   return addWhenAsked(settled, {
     modifications: () => chosen.map((one) => planned(one, context, plainContext, madeOf(cut))),
-    forging,
+    forging: () => forging().map(({ stage, text, branch }) => ({ stage, text, ...(branch && { branch }) })),
     measures: () => shoeMeasures(rims, closing > 0),
   })
 }

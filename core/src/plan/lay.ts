@@ -28,6 +28,8 @@ export interface Laid extends Asked {
   widest: WidestPart
   centroidShare: number
   plain: Rims
+  /** How the plain shoe lies: a factory shoe as long as it is. */
+  lay: Lay
   rims: Rims
   /** How far each branch goes on behind its buttress, mm: as asked for, or as far as a factory shoe reaches. */
   heelLength: Record<Half, number>
@@ -76,6 +78,7 @@ export function layShoe(asked: Asked): Laid {
     asked.stock && !moulded && longerBy(rims, modified(asWanted, layRims(outline, asWanted, centroidShare)))
   return {
     ...{ ...asked, ...drawn, centroidShare, plain, rims, heelLength, chosen, plainContext, context },
+    lay: kept,
     ...(moulded && { moulded }),
     ...(beyondFit && { beyondFit }),
   }

@@ -10,7 +10,9 @@ export function workOrder({ chosen, context, iron, stock }: Cut, moulded?: Mould
       ? fromBox(iron)
       : fromBar(iron.branches)
   return forgingOrder(
-    chosen.flatMap(({ modification, values }) => modification.forging?.(context, values) ?? []),
+    chosen.flatMap(({ modification, values }, of) =>
+      (modification.forging?.(context, values) ?? []).map((step) => ({ ...step, of })),
+    ),
     base,
   )
 }

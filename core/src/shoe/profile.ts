@@ -209,6 +209,17 @@ export function volumeTo(profile: Profile, s: number, area: readonly number[] = 
   return volume
 }
 
+/** Volumes between stations of the profile, each to the next, mm3. */
+export function volumesBetween(profile: Profile, stations: readonly number[]): number[] {
+  const { s, area } = profile
+  let sum = 0
+  const upTo = s.map((place, i) =>
+    i === 0 ? 0 : (sum += ((area[i - 1]! + area[i]!) / 2) * (place - s[i - 1]!)),
+  )
+  const at = stations.map((station) => figureAlong(s, upTo, station))
+  return at.slice(1).map((end, i) => end - at[i]!)
+}
+
 /** The whole volume, mm3. */
 export const profileVolume = (profile: Profile, area: readonly number[] = profile.area): number =>
   volumeTo(profile, profile.s[profile.s.length - 1]!, area) - volumeTo(profile, profile.s[0]!, area)

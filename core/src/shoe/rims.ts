@@ -11,7 +11,7 @@ import type { Lay, LayPlace, OuterRim } from './lay'
 export interface Rims extends Omit<OuterRim, 'track'> {
   outer: Track
   inner: Track
-  centreline: Track
+  centreline: Parallel
   /** Path of the section's centroid, along which the bar's volume runs. */
   centroid: Parallel
   /** What is laid, at each point of the outer rim, and how wide the web is there, mm. */

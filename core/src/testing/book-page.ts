@@ -112,7 +112,7 @@ const modificationLines = (one: Plan['modifications'][number]): string[] => [
   ...one.drilled.map((hole) => line('drilled', hole)),
 ]
 
-const partLine = ({ edge, join, label, ...rest }: Plan['parts'][number]): string =>
+const partLine = ({ edge, join, label, turned: _run, ...rest }: Plan['parts'][number]): string =>
   line(label, rest, shapeOf(edge), join?.welds.length ?? 'not joined')
 
 const ironLines = ({ iron, suggestion }: Plan): string[] => [

@@ -53,9 +53,7 @@ it.each(GETS.map((route) => [route.path, route] as const))(
     if ('file' in route.answer) throw new Error('a file')
     const addresses = path.includes(':id')
       ? idsFor(route).map((id) => `${path.replace(':id', id)}?date=2026-11-20`)
-      : [
-          `${path}?date=2026-11-20&before=2026-11-20&limit=500&horse=${bed.practice.horses.list('1 LIMIT 1')[0]!.id}`,
-        ]
+      : [`${path}?date=2026-11-20&before=2026-11-20&limit=500`]
     expect(addresses.length).toBeGreaterThan(0)
     for (const address of addresses) {
       const { body } = await request(bed.app).get(`/api${address}`).expect(200)

@@ -12,7 +12,7 @@ export const librarySchema = z.object({
   ...Object.fromEntries(Object.entries(LISTS).map(([name, { schema }]) => [name, z.array(schema)])),
 })
 
-const daysAsked = inOrder(z.object(daysFields).strict())
+const daysAsked = inOrder(z.object(daysFields))
 
 /** One horse’s library; that of all horses goes out piece by piece beside the backups. */
 export const libraryOfHorseRoutes: Route[] = [

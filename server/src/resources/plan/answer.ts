@@ -118,7 +118,8 @@ const partSchema = object({
   tongue: object({ station: mm, width: mm, height: mm, thickness: mm, lean: degrees }).optional(),
   density: z.number().optional().describe('kg/m3'),
   join: object({ outline: line.optional(), welds: z.array(line) }).optional(),
-  ofTheBar: mm.optional(),
+  ofTheBar: mm.optional().describe('bar that it takes on beyond the heels'),
+  turned: object({ length: mm, run: line }).optional().describe('how that lies once it is turned'),
   stock: object({ width: mm, thickness: mm, length: mm, count: z.number().optional() }).optional(),
   template: object({
     kind: z.enum(TEMPLATE_KINDS),

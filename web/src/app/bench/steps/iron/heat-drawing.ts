@@ -82,7 +82,9 @@ export class HeatDrawing {
 
   protected readonly drawn = computed(() => {
     const [{ shape, measures, marks, straight }, plan] = [this.heat(), this.plan()]
-    const { outline, section, foot } = plan
+    const { iron, section, foot } = plan
+    // What it comes to in the end, with what closes it behind.
+    const finished = iron.heats[iron.heats.length - 1]!.shape
     const view = soleView(foot.side, foot.widestFromToe)
     const at = (point: readonly [number, number]) => {
       const [x, y] = seen(point, view)
@@ -90,8 +92,8 @@ export class HeatDrawing {
     }
     return {
       web: section.width,
-      box: boxOf([...shape, ...(straight ? [] : outline.centreline)], view, section.width / 2 + 12),
-      pattern: straight ? '' : svgPath(outline.centreline, view),
+      box: boxOf([...shape, ...(straight ? [] : finished)], view, section.width / 2 + 12),
+      pattern: straight ? '' : svgPath(finished, view),
       shape: svgPath(shape, view),
       rules: measures.map(({ between: [from, to] }, i) => ({
         letter: LETTERS[i]!,
