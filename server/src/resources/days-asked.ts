@@ -1,6 +1,6 @@
 import { DAY_RANGE } from '@crescent/core'
 import { daySchema } from '@crescent/core/records/index'
-import * as z from 'zod'
+import type * as z from 'zod'
 
 const [FIRST_DAY, LAST_DAY] = DAY_RANGE
 
