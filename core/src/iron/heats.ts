@@ -157,7 +157,7 @@ function trimmed(line: readonly Vec[], cut: Readonly<Record<Half, number>>): Vec
 
 /** Whether the metal is where it raises the heels: what closes the shoe behind them is raised with them. */
 const raisedBy = ({ metal }: HeatedShoe, { worked }: WorkDone): boolean =>
-  !metal?.raises.some((i) => worked[i] === 'not')
+  metal !== undefined && metal.raises.length > 0 && metal.raises.every((i) => worked[i] !== 'not')
 
 /** How long each branch of the straight bar is, mm: as it is cut, less what its metal has come together since, or more. */
 function branchesWhen(

@@ -32,7 +32,7 @@ function raisedBy(
     (sum, { modification, values }) => sum + (modification.setOn?.(place, context, values) ?? 0),
     0,
   )
-  return more > 0 ? { ...form, thickness: form.thickness + more } : form
+  return more > 0 ? { ...form, thickness: form.thickness + more, setOn: more } : form
 }
 
 /** The section as forged at a place: the bar with its edges and faces moved, before its web has grown by that. */

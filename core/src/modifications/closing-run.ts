@@ -1,9 +1,10 @@
 import { cubic } from '../geometry/cubic'
+import { rawParallel } from '../geometry/parallel'
 import { path } from '../geometry/path'
 import { placeAt, trackCurve, trackLength, type Track } from '../geometry/track'
 import { along, type Vec } from '../geometry/vector'
 import type { Section } from '../records/shoe'
-import { sectionArea } from '../shoe/section-form'
+import { centroidFromOuter, sectionArea } from '../shoe/section-form'
 import type { ShoeContext } from './modification'
 
 const STEPS = 48
@@ -36,13 +37,18 @@ export function closingRun(context: ShoeContext, y: number): Track {
   )
 }
 
-/** Volume of the bar along a run, mm3, with what raises it. */
+/**
+ * Volume of the bar along a run, mm3, with what raises it: each section by the way of its own middle, which in a bar whose
+ * inner edge is thin lies on the outside of the turn.
+ */
 export function runVolume(run: Track, section: Section, raised: ShoeContext['raisedBehind']): number {
   const areaAt = (i: number) =>
     sectionArea({ ...section, thickness: section.thickness + (raised?.(run.points[i]![1]) ?? 0) })
-  return run.stations.reduce(
+  const outside = section.width / 2 - centroidFromOuter(section)
+  const { stations } = rawParallel(run, -outside)
+  return stations.reduce(
     (sum, station, i) =>
-      i === 0 ? 0 : sum + ((areaAt(i) + areaAt(i - 1)) / 2) * (station - run.stations[i - 1]!),
+      i === 0 ? 0 : sum + ((areaAt(i) + areaAt(i - 1)) / 2) * (station - stations[i - 1]!),
     0,
   )
 }

@@ -72,6 +72,12 @@ export const eggBar = modificationOf({
         edge,
         join: { outline, welds: [weldOf(run, section.width)] },
         between: [0, section.thickness + (raisedBehind?.(middleY(context, values)) ?? 0)],
+        swept: {
+          as: 'bar',
+          line: run.points,
+          section,
+          heights: run.points.map(([, y]) => section.thickness + (raisedBehind?.(y) ?? 0)),
+        },
         volume,
         // A wedge that goes on into the run takes more bar for it.
         ofTheBar: volume / sectionArea(section),

@@ -64,7 +64,8 @@ function rails(context: ShoeContext, values: Figures): ShoePart[] {
         const near = which === 'outer' ? -spread : web - RAIL.width
         return [near, near + RAIL.width]
       })
-      const taper = [webMiddle(context, from)[1], webMiddle(context, to)[1]] as const
+      const ys = edge.map(([, y]) => y)
+      const taper = [Math.max(...ys), Math.min(...ys)] as const
       const { area, centroid } = planeArea(edge)
       return {
         label: `${branch === 'lateral' ? 'Outer' : 'Inner'} branch, ${which} rail`,

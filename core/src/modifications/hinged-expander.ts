@@ -1,4 +1,4 @@
-import { placeAt, trackLength } from '../geometry/track'
+import { placeAt, trackLength, type Track } from '../geometry/track'
 import type { Vec } from '../geometry/vector'
 import { barDay, USUAL_BARS } from '../terms/cross-bars'
 import { inches } from '../units/length'
@@ -57,6 +57,8 @@ type Figures = FiguresOf<typeof fields>
 export const TWELVE_GAUGE = inches(0.1046)
 /** Drill plates: 5/8 in half round, so half as high. */
 const DRILLED_LUG = { width: inches(5 / 8), height: inches(5 / 16), length: 30 }
+/** The holes lie in the middle of the lugs, above the ground. */
+const HOLE_HEIGHT = DRILLED_LUG.width / 2
 /** The cross bar: 1/4 in rod. */
 const ROD = inches(1 / 4)
 /** Hinge and overlap take this beyond the egg-bar measure. */
@@ -102,6 +104,29 @@ function closingVolume(context: ShoeContext): number {
 /** How long that bar is once it is as thick as the heels are: round behind them, with hinge and lap, mm. */
 const closingLength = (context: ShoeContext): number => trackLength(usualEggRun(context)) + HINGE_AND_LAP
 
+/** Over so much of its way a lap ends, mm. */
+const LAP_ENDS = 1
+
+/**
+ * How high the turned heels are along their run: one over the other in its middle, over as much of it as holds all of the
+ * bar that is turned.
+ *
+ * @param volume of that bar, mm3
+ */
+function lapped(context: ShoeContext, run: Track, volume: number): number[] {
+  const { section, raisedBehind } = context
+  const single = run.points.map(([, y]) => section.thickness + (raisedBehind?.(y) ?? 0))
+  const whole = trackLength(run)
+  const more = volume / runVolume(run, section, raisedBehind) - 1
+  const long = Math.min(whole, more * whole)
+  const layers = more * whole > whole ? more : 1
+  return single.map((height, i) => {
+    const off = Math.abs(run.stations[i]! - whole / 2)
+    const over = long === whole ? 1 : Math.min(1, Math.max(0, (long / 2 - off) / LAP_ENDS + 0.5))
+    return height * (1 + layers * over)
+  })
+}
+
 /** The cross bars, each a step longer from hole to hole than the last; mm. */
 export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'step' | 'bars'>): number[] =>
   Array.from({ length: bars }, (_, i) => resting + step * (i + 1))
@@ -139,6 +164,15 @@ function drilledLug(label: string, rim: Vec, away: 1 | -1): ShoePart {
     edge: box(rim, away, height, length),
     volume: (Math.PI / 4) * width * height * length,
     between: [0, width],
+    swept: {
+      as: 'half-round',
+      line: [
+        [rim[0], rim[1] - length / 2],
+        [rim[0], rim[1] + length / 2],
+      ],
+      side: away,
+      ...{ width, height },
+    },
     stock: { width, thickness: height, length },
   }
 }
@@ -172,7 +206,19 @@ function crossBar(bar: number, i: number, y: number): ShoePart {
     layer: 'fitting',
     edge: i === 0 ? rod(bar / 2, y) : [],
     volume: (Math.PI / 4) * ROD * ROD * long,
-    ...(i > 0 && { spare: true }),
+    ...(i > 0
+      ? { spare: true }
+      : {
+          swept: {
+            as: 'rod',
+            line: [
+              [-long / 2, y],
+              [long / 2, y],
+            ],
+            across: ROD,
+            middle: HOLE_HEIGHT,
+          },
+        }),
     template: { kind: 'bars', ...crossBarTemplate(bar, i) },
     stock: { width: ROD, thickness: ROD, length: long },
   }
@@ -270,6 +316,7 @@ export const hingedExpander = modificationOf({
         edge,
         join: { outline, welds: [] },
         between: [0, section.thickness + (raisedBehind?.(lapY(context)) ?? 0)],
+        swept: { as: 'bar', line: run.points, section, heights: lapped(context, run, volume) },
         volume,
         ofTheBar: volume / sectionArea(section),
         turned: { length: closingLength(context), run: run.points },

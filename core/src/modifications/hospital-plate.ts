@@ -62,6 +62,10 @@ const TONGUE = 12
 /** Clearance hole: 1/4 in and a little. */
 const CLEARANCE_HOLE = 6.8
 
+/** A screw's head, sunk flush into the plate, mm across; what it fills there, mm2. */
+const HEAD = 11
+const HEAD_AREA = planeArea(round([0, 0], HEAD)).area
+
 /** The plate: the inner rim drawn in by the clearance, a tongue over the toe, its back on the bar between the heels. */
 const plateEdge = once((context: ShoeContext, values: Figures): Vec[] => {
   const bar = barBetweenHeels(context, '', BAR.width, BAR.thickness)
@@ -98,10 +102,24 @@ function screwPlaces(context: ShoeContext, values: Figures): Vec[] {
   const bar = barBetweenHeels(context, '', BAR.width, BAR.thickness)
   if (!bar || edge.length === 0) return []
   const barY = bar.edge[0]![1] + BAR.width / 2
-  const half = Math.max(8, (bar.edge[1]![0] - bar.edge[2]![0]) / 2 - 10)
+  // The plate narrows backward: its heads lie within it at their hindmost.
+  const xs = crossings(edge, barY - HEAD / 2)
+  const [medial, lateral] = [Math.min(...xs), Math.max(...xs)]
+  const middle = (medial + lateral) / 2
+  const half = Math.max(HEAD * 0.7, (lateral - medial) / 2 - HEAD / 2 - BESIDE_HEAD)
   const toe: Vec = [0, Math.max(...edge.map(([, y]) => y)) - 7]
-  return values.screws === 2 ? [toe, [0, barY]] : [toe, [half, barY], [-half, barY]]
+  return values.screws === 2 ? [toe, [middle, barY]] : [toe, [middle + half, barY], [middle - half, barY]]
 }
+
+/** Plate that is left beside a screw's head, mm. */
+const BESIDE_HEAD = 3
+
+/** Where a closed line crosses a height, x. */
+const crossings = (edge: readonly Vec[], y: number): number[] =>
+  edge.flatMap(([ax, ay], i) => {
+    const [bx, by] = edge[(i + 1) % edge.length]!
+    return ay > y !== by > y ? [ax + ((bx - ax) * (y - ay)) / (by - ay)] : []
+  })
 
 /** Plate over the sole that comes off for dressing. */
 export const hospitalPlate = modificationOf({
@@ -138,10 +156,11 @@ export const hospitalPlate = modificationOf({
         label: 'Hospital plate',
         layer: 'plate',
         edge,
+        pierced: screws.map((at) => round(at, HEAD)),
         template: { kind: 'plate', holes: screws.map((at) => ({ at, diameter: CLEARANCE_HOLE })) },
         // The plate lies on the ground side of bar and web, let in to their level.
         between: [-thickness * 0.5, thickness * 0.5],
-        volume: (planeArea(edge).area - screws.length * (Math.PI / 4) * CLEARANCE_HOLE ** 2) * thickness,
+        volume: (planeArea(edge).area - screws.length * HEAD_AREA) * thickness,
         stock: {
           width: Math.max(...xs) - Math.min(...xs),
           thickness,
@@ -151,9 +170,10 @@ export const hospitalPlate = modificationOf({
       ...screws.map((at, i): ShoePart => ({
         label: `Screw ${i + 1}`,
         layer: 'fitting',
-        edge: round(at, 11),
-        between: [-thickness * 0.5, 6],
-        volume: 0,
+        edge: round(at, HEAD),
+        between: [-thickness * 0.5, thickness * 0.5],
+        // What of it stands in the shoe fills what was drilled out there.
+        volume: HEAD_AREA * thickness,
       })),
     ]
   },

@@ -18,10 +18,13 @@ export function webMiddle({ rims }: Pick<ShoeContext, 'rims'>, station: number):
   return along(point, turnRight(tangent), -webAt(rims, station) / 2)
 }
 
+/** Sides that a round thing is drawn with: it lacks half a hundredth of its area. */
+const ROUND_SIDES = 36
+
 /** A round thing as it is seen from below. */
 export const round = ([x, y]: Vec, diameter: number): Vec[] =>
-  Array.from({ length: 20 }, (_, i): Vec => {
-    const turn = (i / 20) * 2 * Math.PI
+  Array.from({ length: ROUND_SIDES }, (_, i): Vec => {
+    const turn = (i / ROUND_SIDES) * 2 * Math.PI
     return [x + (Math.cos(turn) * diameter) / 2, y + (Math.sin(turn) * diameter) / 2]
   })
 

@@ -1,8 +1,20 @@
 import { placeAt } from '../geometry/track'
 import { turnRight } from '../geometry/vector'
 import { ease } from '../geometry/ease'
-import { bevelled, stationAt } from './kit'
-import { fieldsOf, modificationOf } from './modification'
+import { barPlaces } from '../shoe/profile'
+import { bevelled, perShoe, stationAt } from './kit'
+import { fieldsOf, modificationOf, type ShoeContext } from './modification'
+
+/** Of the radius of a hollow in the rim, so much is taken: set out by all of it the rim would come to a point there. */
+const OF_HOLLOW = 0.7
+
+/** How far the rim can be set out before it turns back on itself where it is hollow, as before heels that are turned in, mm. */
+const mostOut = perShoe(({ plain }: ShoeContext): number => {
+  const hollows = barPlaces(plain).flatMap(({ branch, bend }) =>
+    branch === 'lateral' && bend < 0 ? [-1 / bend] : [],
+  )
+  return Math.min(Infinity, ...hollows) * OF_HOLLOW
+})
 
 const fields = fieldsOf([
   {
@@ -11,7 +23,7 @@ const fields = fieldsOf([
     kind: 'length',
     ofFoot: true,
     where: 'How far the outer rim stands out at its heel, beside what the fit gives.',
-    range: ({ section }) => [2, section.width * 0.9],
+    range: (context) => [2, Math.max(2, Math.min(context.section.width * 0.9, mostOut(context)))],
     fallback: ({ section }) => section.width * 0.45,
   },
 ])

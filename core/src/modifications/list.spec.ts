@@ -59,7 +59,7 @@ describe('a figure beside the defaults of the others', () => {
         const ranges = with_({})?.modifications[0]!.ranges
         fc.pre(ranges !== undefined)
         const [low, high] = ranges[key]!
-        expect(with_({ [key]: low + (high - low) * share })).toBeDefined()
+        expect(with_({ [key]: Math.min(high, low + (high - low) * share) })).toBeDefined()
       }),
       { numRuns: 60 },
     )

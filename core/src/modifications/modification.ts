@@ -11,6 +11,7 @@ import type { Section } from '../records/shoe'
 import type { FigureKind } from '../units/figure'
 import type { Fit } from '../shoe/fit'
 import type { ForgingStep } from './forging'
+import type { Swept } from './swept'
 import type { Lay, LayPlace } from '../shoe/lay'
 import type { BarPlace, Gathered } from '../shoe/profile'
 import type { Rims } from '../shoe/rims'
@@ -106,6 +107,10 @@ export interface ShoePart {
   volume: number
   /** From its underside to its top above the ground, mm; a flat bar's height where it is not said. */
   between?: readonly [number, number]
+  /** What stands in it and fills it: closed lines within its edge. */
+  pierced?: readonly (readonly Vec[])[]
+  /** No upright block over its edge but a section carried along a line. */
+  swept?: Swept
   /** Its underside comes down from nothing at the first y to its full depth at the second: rails. */
   taper?: readonly [number, number]
   /** A clip: about which station of the outer rim, its size, and how it leans with the wall, degrees. */

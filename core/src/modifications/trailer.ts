@@ -1,3 +1,4 @@
+import { blended } from '../geometry/blended'
 import { nearestStation, placeAt, sliceTrack, track, trackLength } from '../geometry/track'
 import {
   add,
@@ -11,11 +12,13 @@ import {
   unit,
   type Vec,
 } from '../geometry/vector'
-import { sectionArea } from '../shoe/section-form'
 import type { OuterRim } from '../shoe/lay'
-import { toeStation } from '../shoe/rims'
 import { bevelled, once, stationAt, webMiddle } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
+
+/** Upset by more than this share of its length it would be a lump, not a wider end. */
+const MOST_UPSET = 0.6
+const USUAL_UPSET = 0.29
 
 const fields = fieldsOf([
   {
@@ -42,8 +45,8 @@ const fields = fieldsOf([
     label: 'Bar upset into it',
     kind: 'length',
     where: 'Left longer and upset back: shorter and wider, with a sharp inner corner.',
-    range: () => [0, 25],
-    fallback: () => 8,
+    range: (_context, { length }) => [0, Math.min(25, Number(length) * MOST_UPSET)],
+    fallback: (_context, { length }) => Math.min(8, Number(length) * USUAL_UPSET),
   },
 ])
 type Figures = FiguresOf<typeof fields>
@@ -136,6 +139,42 @@ const lineOf = once((context: ShoeContext, values: Figures): TrailerLine => {
   return { ...run, radius, turn, falls: wanted(radius) - turn }
 })
 
+/** Where the trailer ends, in the middle of the bar before it was upset, and which way it runs. */
+function tailOf(context: ShoeContext, values: Figures): { end: Vec; way: Vec } {
+  const line = lineOf(context, values)
+  const { from, way } = leaving(line, line.turn)
+  return { end: along(from, way, values.length - line.radius * line.turn), way }
+}
+
+/** From its end so much of a trailer is upset at the most, of its straight part; fully over this share of that. */
+const UPSET_TO = 0.8
+const FULLY = 0.4
+/** Where it has hardly a straight part, so much of its length all the same. */
+const UPSET_LEAST = 0.5
+/** Its web grows by no more than this share of the bar: what is more is spread over a longer way. */
+const MOST_WIDER = 0.6
+
+/**
+ * How much wider the web is that the upset bar makes, by the way from its end: inward, to a sharp inner corner, by as much
+ * steel as came together.
+ */
+function upsetWeb(context: ShoeContext, values: Figures): (fromHeel: number) => number {
+  const { length, upset } = values
+  const { radius, turn } = lineOf(context, values)
+  const out = Math.max(
+    length * UPSET_LEAST,
+    Math.min(length * UPSET_TO, length - radius * turn),
+    (2 * upset) / ((1 + FULLY) * MOST_WIDER),
+  )
+  return blended([
+    [out * FULLY, 1 + upset / ((out * (1 + FULLY)) / 2)],
+    [out, 1],
+  ])
+}
+
+/** Steps in which its straight end is walked. */
+const STRAIGHT_STEPS = 12
+
 /** The outer rim with its outer heel turned out behind the seat, and its inner heel cut square across from that seat. */
 function trailedRim(rim: OuterRim, context: ShoeContext, values: Figures): OuterRim {
   const { section } = context
@@ -150,7 +189,9 @@ function trailedRim(rim: OuterRim, context: ShoeContext, values: Figures): Outer
     tangents.push(forward)
   }
   const { from, way } = leaving(line, line.turn)
-  for (let i = 0; i < 5; i++) lay(along(from, way, (straight * (5 - i)) / 5), way)
+  for (let i = 0; i < STRAIGHT_STEPS; i++) {
+    lay(along(from, way, straight * (1 - i / STRAIGHT_STEPS)), way)
+  }
   for (let i = 8; i >= 1; i--) {
     const at = leaving(line, (line.turn * i) / 8)
     lay(at.from, at.way)
@@ -201,13 +242,13 @@ export const trailer = modificationOf({
     'straight-bar': 'The inner heel is cut off short: there is nothing level to weld a bar to',
     'heart-bar': 'The inner heel is cut off short: there is nothing level to weld a bar to',
   },
-  lay: (lay, context, values) => ({
-    ...lay,
-    rework: (rim) => trailedRim(lay.rework(rim), context, values),
-  }),
-  gather: ({ section, rims }, values) => {
-    const end = -toeStation(rims)
-    return [{ from: end, to: end + values.length, volume: values.upset * sectionArea(section) }]
+  lay: (lay, context, values) => {
+    const grown = upsetWeb(context, values)
+    return {
+      ...lay,
+      web: (place) => lay.web(place) * (place.branch === 'lateral' ? grown(place.fromHeel) : 1),
+      rework: (rim) => trailedRim(lay.rework(rim), context, values),
+    }
   },
   // Boxed: the foot-surface edge bevelled where it stands out.
   rasp: (form, { branch, fromHeel }, _context, values) =>
@@ -222,12 +263,11 @@ export const trailer = modificationOf({
     },
   }),
   handles: (context, values) => {
-    const end = webMiddle(context, 0)
-    const { tangent } = placeAt(context.rims.outer, 0)
+    const { end, way: back } = tailOf(context, values)
     const aim = target(context, values.aim)
     const way = placeAt(context.plain.outer, context.plain.toe + values.aim).tangent
     return [
-      { field: 'length', point: end, along: [-tangent[0], -tangent[1]] },
+      { field: 'length', point: end, along: back },
       { field: 'aim', point: aim, along: way },
     ]
   },
@@ -235,7 +275,7 @@ export const trailer = modificationOf({
     { label: 'Heel seat', station: nearestStation(context.rims.outer, lineOf(context, values).seat) },
   ],
   guides: (context, values) => [
-    { label: 'line of the trailer', line: [webMiddle(context, 0), ahead(context, values)] },
+    { label: 'line of the trailer', line: [tailOf(context, values).end, ahead(context, values)] },
     {
       label: 'inner heel cut',
       line: [webMiddle(context, stationAt(context, 'medial', 1)), lineOf(context, values).seat],

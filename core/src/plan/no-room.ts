@@ -1,5 +1,5 @@
 import type { Foot } from '../foot/measurements'
-import { placeAt, trackLength } from '../geometry/track'
+import { trackLength } from '../geometry/track'
 import type { Chosen } from '../modifications/resolve'
 import { problem, type Problem } from '../notices/problem'
 import { length, told } from '../notices/told'
@@ -9,10 +9,15 @@ import type { Rims } from '../shoe/rims'
 /** Least room between the two heel ends, mm: less and the branches of an open shoe lie on each other. */
 const HEEL_GAP = 2
 
-/** The inner corners of the heels, lateral first: they must not pass each other. */
+/**
+ * Whether the branches lie on each other where the shorter one ends: what a longer one does behind that, as a trailer, is in
+ * nobody's way.
+ */
 export function branchesMeet({ inner }: Rims): boolean {
-  const lateral = placeAt(inner, 0).point
-  const medial = placeAt(inner, trackLength(inner)).point
+  const { points } = inner
+  const end = Math.max(points[0]![1], points[points.length - 1]![1])
+  const lateral = points.find(([, y]) => y >= end) ?? points[0]!
+  const medial = points.findLast(([, y]) => y >= end) ?? points[points.length - 1]!
   return lateral[0] - medial[0] < HEEL_GAP
 }
 

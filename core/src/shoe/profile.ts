@@ -1,6 +1,6 @@
 import { figureAlong } from '../geometry/figure-along'
 import { placeAt, type Track } from '../geometry/track'
-import { cross, type Vec } from '../geometry/vector'
+import { add, cross, dot, subtract, unit, type Vec } from '../geometry/vector'
 import type { LayPlace } from './lay'
 import { toeStation, type Rims } from './rims'
 import { formArea, formCentroid, type SectionForm } from './section-form'
@@ -29,6 +29,8 @@ export interface BarPlace extends LayPlace {
   /** Unit direction along the outer rim, from the lateral to the medial heel, and how it turns: radians for a mm. */
   tangent: Vec
   bend: number
+  /** How much of the centroid's path runs square through the section: where the web changes it slants, and is longer. */
+  square: number
 }
 
 /** Metal gathered in the bar between two stations, mm3: what a clip is drawn from, or an upset. */
@@ -62,13 +64,31 @@ export function barPlaces(rims: Rims): BarPlace[] {
         middle: whole ? centroid.points[i]! : placeAt(centroid, along).point,
         tangent: outer.tangents[i]!,
         bend: bendAt(outer, i),
+        square: 1,
       })
   })
+  // Under an even web the path runs square through every section.
+  if (rims.web.some((web) => Math.abs(web - rims.web[0]!) > EVEN)) seeSquareness(found)
   if (!found.some(({ s }) => s === 0)) {
     const next = found.findIndex(({ s }) => s > 0)
     found.splice(next, 0, { ...found[next]!, s: 0 })
   }
   return found
+}
+
+/** Sees for each place how much of the path to its neighbours runs along the rim beside them. */
+function seeSquareness(places: BarPlace[]): void {
+  const runs = places.slice(1).map((after, i) => {
+    const before = places[i]!
+    const way = unit(add(before.tangent, after.tangent))
+    return { along: dot(subtract(after.middle, before.middle), way), path: after.s - before.s }
+  })
+  places.forEach((place, i) => {
+    const beside = [runs[i - 1], runs[i]].flatMap((run) => run ?? [])
+    const path = beside.reduce((sum, run) => sum + run.path, 0)
+    const along = beside.reduce((sum, run) => sum + run.along, 0)
+    place.square = path > 0 ? Math.min(1, Math.max(LEAST_SQUARE, along / path)) : 1
+  })
 }
 
 /** How a track turns about one of its points, radians for a millimetre; plus to the left. */
@@ -108,6 +128,12 @@ export function profileOf(
   return withGathered(plain, gathered)
 }
 
+/** Webs that differ by less are even, mm. */
+const EVEN = 1e-9
+
+/** A path that slants more is not believed. */
+const LEAST_SQUARE = 0.5
+
 /** A path shorter than this share of the outer rim's is not believed. */
 const LEAST_PATH = 0.3
 /** A centroid no further off the bar's own than this lies on its path, mm. */
@@ -142,11 +168,12 @@ function countedAreas(
       centroid = formCentroid(form, area)
     }
     const own = centroidShare * form.width
-    const { bend } = places[i]!
+    const { bend, square } = places[i]!
+    const through = area * square
     counted.push(
       Math.abs(centroid - own) < ON_PATH
-        ? area
-        : (area * Math.max(LEAST_PATH, 1 - bend * centroid)) / Math.max(LEAST_PATH, 1 - bend * own),
+        ? through
+        : (through * Math.max(LEAST_PATH, 1 - bend * centroid)) / Math.max(LEAST_PATH, 1 - bend * own),
     )
   }
   return counted

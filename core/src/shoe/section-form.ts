@@ -22,6 +22,8 @@ export interface SectionForm {
    * bent up, or its ground face taken away.
    */
   bend?: { from: number; slope: number; of: 'section' | 'ground' } | undefined
+  /** Of its height, what is a piece set on the bar, as wide as the web: a half-round bar keeps its round below it. */
+  setOn?: number | undefined
 }
 
 const SHARP: Bevel = [0, 0]
@@ -41,6 +43,7 @@ export function barForm({ shape, width, thickness }: Section): SectionForm {
     // Named from the start, so that all sections are read alike: this is asked at every place of every plan.
     crease: undefined,
     bend: undefined,
+    setOn: undefined,
   }
 }
 
@@ -50,7 +53,10 @@ const CREASE_FLOOR = 0.4
 /** Area of a section, mm2; a half-round bar is half an ellipse and keeps its edges. */
 export function formArea(form: SectionForm): number {
   const { shape, width, thickness, crease } = form
-  if (shape === 'half-round') return (Math.PI / 4) * width * thickness
+  if (shape === 'half-round') {
+    const { setOn = 0 } = form
+    return (Math.PI / 4) * width * (thickness - setOn) + width * setOn
+  }
   const { outerGround, innerGround, outerFoot, innerFoot } = form
   const gone =
     (outerGround[0] * outerGround[1] +
@@ -113,9 +119,6 @@ export const centroidFromOuter = (section: Section): number => formCentroid(barF
 export const liftAt = ({ bend }: Pick<SectionForm, 'bend'>, u: number): number =>
   bend ? Math.max(0, bend.from - u) * bend.slope : 0
 
-/** The first so many corners of a section are those of its ground face. */
-const GROUND_CORNERS = 8
-
 /** Points on the round of a half-round bar. */
 const ROUND_STEPS = 28
 
@@ -124,37 +127,68 @@ const ROUND_STEPS = 28
  * many points in the same order, so that the shoe can be lofted from one to the next.
  */
 export function sectionOutline(form: SectionForm): Vec[] {
-  const { shape, width, thickness } = form
+  const { ground, foot } = form.shape === 'half-round' ? roundFaces(form) : flatFaces(form)
+  const lifted = ([u, z]: Vec): Vec => [u, z + liftAt(form, u)]
   // A ground face that is taken away leaves the foot surface where it is.
-  const lifted = ([u, z]: Vec, i: number): Vec =>
-    form.bend?.of === 'ground' && i >= GROUND_CORNERS ? [u, z] : [u, z + liftAt(form, u)]
-  if (shape === 'half-round') {
-    return Array.from({ length: ROUND_STEPS + 1 }, (_, i): Vec => {
-      const angle = Math.PI * (1 - i / ROUND_STEPS)
-      return lifted([(width / 2) * (1 + Math.cos(angle)), thickness * (1 - Math.sin(angle))], i)
-    })
-  }
+  return [...ground.map(lifted), ...(form.bend?.of === 'ground' ? foot : foot.map(lifted))]
+}
+
+/** The two faces of a section before it is bent, each as it is walked: the ground inward, the foot surface outward. */
+interface Faces {
+  ground: Vec[]
+  foot: Vec[]
+}
+
+function roundFaces({ width, thickness, bend, setOn = 0 }: SectionForm): Faces {
+  const ground = Array.from({ length: ROUND_STEPS + 1 }, (_, i): Vec => {
+    const angle = Math.PI * (1 - i / ROUND_STEPS)
+    return [(width / 2) * (1 + Math.cos(angle)), (thickness - setOn) * (1 - Math.sin(angle))]
+  })
+  const turn = Math.min(width, bend?.from ?? width / 2)
+  const foot = [width, turn, 0].map((u): Vec => [u, thickness])
+  return { ground, foot }
+}
+
+function flatFaces({ width, thickness, ...form }: SectionForm): Faces {
   const { outerGround, innerGround, outerFoot, innerFoot, crease } = form
-  // The line of the bend is a corner of its own: of the ground face in place of the crease, where there is none.
+  // The line of the bend is a corner of every stretch that it crosses.
   const turn = form.bend?.from ?? width / 2
   const between = (low: number, high: number) => Math.min(Math.max(low, high), Math.max(low, turn))
   const from = crease?.from ?? between(outerGround[0], width - innerGround[0])
   const mouth = (crease?.width ?? 0) / 2
   const depth = crease?.depth ?? 0
-  const corners: Vec[] = [
-    [0, outerGround[1]],
-    [outerGround[0], 0],
-    [from - mouth, 0],
-    [from - mouth * CREASE_FLOOR, depth],
-    [from + mouth * CREASE_FLOOR, depth],
-    [from + mouth, 0],
-    [width - innerGround[0], 0],
-    [width, innerGround[1]],
-    [width, thickness - innerFoot[1]],
-    [width - innerFoot[0], thickness],
-    [between(outerFoot[0], width - innerFoot[0]), thickness],
-    [outerFoot[0], thickness],
-    [0, thickness - outerFoot[1]],
-  ]
-  return corners.map(lifted)
+  /** On the bevel of an edge that lies so far from the outer rim, rising away from it by the bevel. */
+  const onOuter = ([across, up]: Bevel, level: number, way: 1 | -1): Vec => {
+    const u = between(0, across)
+    return [u, level + way * (across > 0 ? up * (1 - u / across) : up)]
+  }
+  const onInner = ([across, up]: Bevel, level: number, way: 1 | -1): Vec => {
+    const u = between(width - across, width)
+    return [u, level + way * (across > 0 ? up * (1 - (width - u) / across) : up)]
+  }
+  return {
+    ground: [
+      [0, outerGround[1]],
+      onOuter(outerGround, 0, 1),
+      [outerGround[0], 0],
+      [between(outerGround[0], from - mouth), 0],
+      [from - mouth, 0],
+      [from - mouth * CREASE_FLOOR, depth],
+      [from + mouth * CREASE_FLOOR, depth],
+      [from + mouth, 0],
+      [between(from + mouth, width - innerGround[0]), 0],
+      [width - innerGround[0], 0],
+      onInner(innerGround, 0, 1),
+      [width, innerGround[1]],
+    ],
+    foot: [
+      [width, thickness - innerFoot[1]],
+      onInner(innerFoot, thickness, -1),
+      [width - innerFoot[0], thickness],
+      [between(outerFoot[0], width - innerFoot[0]), thickness],
+      [outerFoot[0], thickness],
+      onOuter(outerFoot, thickness, -1),
+      [0, thickness - outerFoot[1]],
+    ],
+  }
 }

@@ -1,7 +1,7 @@
 import { cotangent } from '../units/angle'
 import { distance, turnRight } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
-import type { Point } from './solid'
+import type { Point } from './point'
 
 /** A round hole through the shoe: a point of its middle line at ground level, which way it runs up, and its width, mm. */
 export interface Bore {

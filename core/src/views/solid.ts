@@ -5,9 +5,8 @@ import type { Plan } from '../plan/plan'
 import type { SectionCut } from '../modifications/build'
 import type { ShoePart } from '../modifications/modification'
 import { liftAt, sectionOutline } from '../shoe/section-form'
-
-/** A point in space, mm: x lateral, y toward the toe, z up from the ground. */
-export type Point = readonly [x: number, y: number, z: number]
+import { sweptRings } from './swept-rings'
+import type { Point } from './point'
 
 /** A closed surface of triangles that face outward, three indices of corners each. */
 export interface Mesh {
@@ -33,7 +32,9 @@ export function solidOf({ cuts, parts }: Pick<Plan, 'cuts' | 'parts'>): SolidPie
       if (part.edge.length < 3) return []
       const mesh = part.tongue
         ? tongueSolid(part, cuts)
-        : prism(part.edge, part.between ?? [0, height], part.taper)
+        : part.swept
+          ? lofted(sweptRings(part.swept))
+          : prism(part.edge, part.between ?? [0, height], part.taper, part.pierced)
       return [{ label: part.label, layer: part.layer, mesh }]
     }),
   ]
@@ -77,34 +78,46 @@ function lofted(rings: readonly (readonly Point[])[]): Mesh {
 
 /** An upright piece over a closed outline; tapered ones come down to their full depth only toward the back. */
 function prism(
-  edge: readonly Vec[],
+  outline: readonly Vec[],
   [low, high]: readonly [number, number],
   taper?: readonly [number, number],
+  pierced: readonly (readonly Vec[])[] = [],
 ): Mesh {
   const under = (y: number): number => {
     if (!taper) return low
     const share = Math.min(1, Math.max(0, (taper[0] - y) / (taper[0] - taper[1])))
     return high + (low - high) * share
   }
-  const count = edge.length
+  const lines = [outline, ...pierced]
+  const all = lines.flat()
+  const count = all.length
   const corners: Point[] = [
-    ...edge.map(([x, y]): Point => [x, y, under(y)]),
-    ...edge.map(([x, y]): Point => [x, y, high]),
+    ...all.map(([x, y]): Point => [x, y, under(y)]),
+    ...all.map(([x, y]): Point => [x, y, high]),
   ]
-  const lid = earcut(edge.flatMap(([x, y]) => [x, y]))
+  const starts = lines.map((_, i) => lines.slice(0, i).reduce((sum, line) => sum + line.length, 0))
+  const lid = earcut(
+    all.flatMap(([x, y]) => [x, y]),
+    starts.slice(1),
+  )
   const triangles: number[] = []
   for (let i = 0; i < lid.length; i += 3) {
     const [a, b, c] = [lid[i]!, lid[i + 1]!, lid[i + 2]!]
     triangles.push(a, c, b, a + count, b + count, c + count)
   }
-  for (let i = 0; i < count; i++) {
-    const next = (i + 1) % count
-    const way =
-      doubledArea(edge) > 0
-        ? [i, next, next + count, i, next + count, i + count]
-        : [next, i, i + count, next, i + count, next + count]
-    triangles.push(...way)
-  }
+  lines.forEach((line, l) => {
+    const from = starts[l]!
+    // Steel lies to the left of the outline and to the right of what pierces it.
+    const onward = doubledArea(line) > 0 === (l === 0)
+    for (let i = 0; i < line.length; i++) {
+      const [here, next] = [from + i, from + ((i + 1) % line.length)]
+      triangles.push(
+        ...(onward
+          ? [here, next, next + count, here, next + count, here + count]
+          : [next, here, here + count, next, here + count, next + count]),
+      )
+    }
+  })
   // The lids come out of the triangulation facing as the outline runs.
   const mesh = { corners, triangles }
   return signedVolume(mesh) < 0 ? turnedInsideOut(mesh) : mesh

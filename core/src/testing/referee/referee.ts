@@ -23,11 +23,14 @@ const bevelAt = ([across, up]: readonly [number, number], from: number): number 
 
 /** The lowest and the highest steel of a section at a distance in from the outer rim; the crease is left out. */
 function bounds(form: Form, u: number): { bottom: number; top: number } {
-  const { shape, width, thickness, bend } = form
+  const { shape, width, thickness, bend, setOn = 0 } = form
   const lift = bend ? Math.max(0, bend.from - u) * bend.slope : 0
   if (shape === 'half-round') {
     const round = Math.sqrt(Math.max(0, 1 - (2 * (u / width) - 1) ** 2))
-    return { bottom: thickness * (1 - round) + lift, top: thickness + (bend?.of === 'section' ? lift : 0) }
+    return {
+      bottom: (thickness - setOn) * (1 - round) + lift,
+      top: thickness + (bend?.of === 'section' ? lift : 0),
+    }
   }
   return {
     bottom: bevelAt(form.outerGround, u) + bevelAt(form.innerGround, width - u) + lift,
@@ -66,17 +69,19 @@ const inFrom = ({ place }: Cut, u: number): Point => [
   place.point[0] - place.tangent[1] * u,
   place.point[1] + place.tangent[0] * u,
 ]
-const apart = (a: Point, b: Point): number => Math.hypot(a[0] - b[0], a[1] - b[1])
 
-/** Volume of the branches as they are made, mm3: each slice between two sections by the way of its middle. */
+/** Volume of the branches as they are made, mm3: each slice between two sections by the way of its middle, square to them. */
 export function branchVolume({ cuts }: Plan): number {
   const slices = cuts.map((cut) => {
     const { area, middle } = summed(cut.form)
-    return { area, at: inFrom(cut, middle) }
+    return { area, at: inFrom(cut, middle), way: cut.place.tangent }
   })
   return slices.slice(1).reduce((sum, slice, i) => {
     const before = slices[i]!
-    return sum + ((slice.area + before.area) / 2) * apart(slice.at, before.at)
+    const through = [(slice.way[0] + before.way[0]) / 2, (slice.way[1] + before.way[1]) / 2] as const
+    const [dx, dy] = [slice.at[0] - before.at[0], slice.at[1] - before.at[1]]
+    const along = (dx * through[0] + dy * through[1]) / Math.hypot(...through)
+    return sum + ((slice.area + before.area) / 2) * along
   }, 0)
 }
 
@@ -99,12 +104,9 @@ function clipVolume({
   return volume
 }
 
-/** Metal gathered in the bar that no section shows, mm3: clips, and the upset of a trailer. */
-function gathered(plan: Plan): number {
-  const clips = plan.parts.reduce((sum, { tongue }) => sum + (tongue ? clipVolume(tongue) : 0), 0)
-  const upset = plan.modifications.reduce((sum, { values }) => sum + Number(values['upset'] ?? 0), 0)
-  return clips + upset * barArea(plan)
-}
+/** Metal gathered in the bar that no section shows, mm3: clips. */
+const gathered = ({ parts }: Plan): number =>
+  parts.reduce((sum, { tongue }) => sum + (tongue ? clipVolume(tongue) : 0), 0)
 
 const barArea = ({ section }: Plan): number =>
   summed({
@@ -162,7 +164,7 @@ export function flight(
 }
 
 /** Sections are looked at some 3 mm apart, and summed straight between: a clip's ends or a heel's end fall between two. */
-const WITHIN = 0.02
+const WITHIN = 0.005
 
 /** Says so where two figures lie further apart than is allowed. */
 const compare = (what: string, told: number, found: number, allowed: number): string[] =>
@@ -173,10 +175,6 @@ const compare = (what: string, told: number, found: number, allowed: number): st
 /** Sections that turn about their own inner edge have no way of their own to be summed along. */
 const turnsOnTheSpot = ({ cuts }: Plan): boolean =>
   cuts.some(({ place, form }) => 1 - place.bend * form.width < 0.1)
-
-/** A wedge that is set on a half-round bar is drawn as a higher half-round one: its sections weigh too little. */
-const drawnRound = ({ section, parts }: Plan): boolean =>
-  section.shape === 'half-round' && parts.some(({ layer, edge }) => layer === 'fitting' && edge.length === 0)
 
 /** Modifications that rasp metal off, or set some on: the bar they take is not what is left. */
 const changes = ({ profile }: Plan): boolean =>
@@ -211,7 +209,7 @@ export function disputes(plan: Plan, turningRadius = 22): string[] {
     }),
     ...compare('cut by its branches', iron.cutLength, iron.branches.lateral + iron.branches.medial, 1e-6),
   ]
-  if (turnsOnTheSpot(plan) || drawnRound(plan)) return found
+  if (turnsOnTheSpot(plan)) return found
   const grams = weight(plan)
   found.push(...compare('weight', iron.weight, grams, grams * WITHIN))
   if (!changes(plan) && plan.parts.every(({ edge }) => edge.length > 0)) {
