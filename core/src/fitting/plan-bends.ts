@@ -9,6 +9,7 @@ import { HALVES, type Half } from '../terms/half'
 import { bendPlan, TOLERANCE, type BendPlan, type PlannedBend } from './bend-plan'
 import { centrelineOf, lineLength, runsBackward, type Centreline } from './centreline'
 import { lineMeasures, likelyShape, rightMeasures, shapeByPoints, type AnvilMeasures } from './likely-shape'
+import { patternThrough } from './pattern-through'
 import { throughPoints } from './through-points'
 import { centrelineOfPlan, landmarksOf, onTheHorn, placeInWords, type Landmark } from './place-words'
 
@@ -120,7 +121,7 @@ function shapeOf(
           'These points run the other way round than the pattern: list them from the outer heel over the toe to the inner, as the foot is drawn, or turn the shoe over',
         ),
       ])
-    const line = shapeByPoints(points, pattern)
+    const line = shapeByPoints(patternThrough(shape.points, pattern.points) ?? points, pattern)
     const longer = lineLength(line) - lineLength(pattern)
     const off = Math.abs(longer) > Math.max(ANOTHER_LENGTH, lineLength(pattern) * NOISY)
     return { line, longer: off ? longer : 0, notes: [] }

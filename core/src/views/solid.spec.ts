@@ -8,10 +8,10 @@ import { planShoe, type Plan } from '../plan/plan'
 import { elevation, footSeat, silhouette } from './elevation'
 import { MODIFICATIONS } from '../modifications/index'
 import { barFor, made, shoeWith, inMm, type Given } from '../testing/made'
-import { DENSITY } from '../shoe/section'
 import type { Section } from '../records/shoe'
 import { FIVE_BY_FIVE } from '../testing/samples'
 import { tryPlan } from '../testing/fuzz/any-plan'
+import { solidWeight } from '../testing/fuzz/made-faults'
 import { profileVolume } from '../shoe/profile'
 import { signedVolume, solidOf, type Mesh } from './solid'
 
@@ -42,13 +42,6 @@ describe('the solid', () => {
     { width: 25.4, thickness: 12.7, shape: 'flat', material: 'aluminium' },
   ]
   const KINDS = MODIFICATIONS.map(({ kind }) => kind)
-  /** What stands on the shoe and weighs nothing of its own is only shown. */
-  const solidWeight = (plan: Plan) =>
-    solidOf(plan).reduce((sum, { label, mesh }) => {
-      const part = plan.parts.find((one) => one.label === label)
-      if (part && part.volume === 0 && !part.tongue) return sum
-      return sum + signedVolume(mesh) * (part?.density ?? DENSITY[plan.section.material]) * 1e-6
-    }, 0)
   /** How many of these could be made at all; each weighs what its solid does, to 1 in 200. */
   const weighed = (lists: readonly (readonly string[])[]) =>
     lists.filter((kinds, i) => {

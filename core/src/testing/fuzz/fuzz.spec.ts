@@ -1,7 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { Plan } from '../../plan/plan'
 import { made } from '../made'
+import { FIVE_BY_FIVE, PLAIN_SHOE } from '../samples'
 import { anyPlan, requestOf, tryPlan } from './any-plan'
+import { madeFaults } from './made-faults'
+import { anySize, sizeFaults } from './size-faults'
+import { anyWeeks, weekFaults } from './week-faults'
 import { apartFrom, faultsOf, followed, isInside, jumpAt, notNumbers } from './checks'
 
 describe('any plan at all', () => {
@@ -12,10 +17,45 @@ describe('any plan at all', () => {
         const plan = tryPlan(request)
         if (!plan) return
         expect(faultsOf(plan)).toEqual([])
+        expect(madeFaults(plan, request, 7 + (figure % 34))).toEqual([])
         expect(jumpAt(request, figure)).toBeUndefined()
       }),
       { numRuns: 60 },
     ))
+
+  it('has no heel left once a factory shoe is cut as it says, and no rate that a visit days later changes', () => {
+    fc.assert(
+      fc.property(anySize, (any) => {
+        expect(sizeFaults(any)).toEqual([])
+      }),
+      { numRuns: 30 },
+    )
+    fc.assert(
+      fc.property(anyWeeks, (any) => {
+        expect(weekFaults(any)).toEqual([])
+      }),
+      { numRuns: 300 },
+    )
+  })
+})
+
+describe('what is made', () => {
+  const request = { foot: FIVE_BY_FIVE, shoe: PLAIN_SHOE }
+  const plan = tryPlan(request)!
+  const told = (iron: Partial<Plan['iron']>) =>
+    madeFaults(
+      { ...plan, iron: { ...plan.iron, heats: plan.iron.heats, rules: plan.iron.rules, ...iron } },
+      request,
+      9,
+    )
+
+  it('is seen where it weighs what it does not, is cut as it is not, or is tried against another foot', () => {
+    expect(told({})).toEqual([])
+    expect(told({ weight: plan.iron.weight * 1.01 }).join()).toContain('told to weigh')
+    expect(told({ cutLength: plan.iron.cutLength + 1 }).join()).toContain('the first heat')
+    const other = { ...request, foot: { ...FIVE_BY_FIVE, width: FIVE_BY_FIVE.width + 12 } }
+    expect(madeFaults(plan, other, 9).join()).toContain('a right shoe')
+  })
 })
 
 describe('the looks from outside', () => {
