@@ -74,6 +74,8 @@ export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[]
   const pattern = patternOf(rims)
   const { toe, whole } = pattern
   const full: Reach = { lateral: toe, medial: whole - toe }
+  // What one branch goes on beyond the other, as a trailer does, is no part of its quarter.
+  const even = Math.min(full.lateral, full.medial)
   const reached: Record<Half, number> = moulded ? { ...full } : { lateral: -1, medial: -1 }
   let bar = !shoe.size && !moulded
   const lengths = shoe.metal && pieceLengths(shoe.metal, rims, pattern.lengths)
@@ -85,7 +87,7 @@ export function heatsOf(steps: readonly ForgingStep[], shoe: HeatedShoe): Heat[]
     if (part) {
       bar = false
       for (const half of branch ? [branch] : HALVES)
-        reached[half] = Math.max(reached[half], part === 'heel' ? full[half] : full[half] * PART_ENDS[part])
+        reached[half] = Math.max(reached[half], part === 'heel' ? full[half] : even * PART_ENDS[part])
     }
     if (bar) return { ...heat, ...straightBar(branchesWhen(shoe, pattern, lengths!, done[i]!), pattern) }
     const core = shapeWhen({ ...reached }, done[i]!)

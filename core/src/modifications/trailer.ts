@@ -16,6 +16,23 @@ import type { OuterRim } from '../shoe/lay'
 import { bevelled, once, stationAt, webMiddle } from './kit'
 import { fieldsOf, modificationOf, type ShoeContext, type FiguresOf } from './modification'
 
+/** From its end so much of a trailer is upset at the most, of its straight part; fully over this share of that. */
+const UPSET_TO = 0.8
+const FULLY = 0.4
+/** Where it has hardly a straight part, so much of its length all the same. */
+const UPSET_LEAST = 0.5
+/** Its web grows by no more than this share of the bar: what is more is spread over a longer way. */
+const MOST_WIDER = 0.6
+
+/** It grows inward into no more than this share of the opening between the heels. */
+const OF_OPENING = 0.5
+
+/** How much bar can be upset into so long a trailer before it fills the opening between the heels, mm. */
+function roomToUpset({ plain: { inner }, section }: ShoeContext, length: number): number {
+  const opening = placeAt(inner, 0).point[0] - placeAt(inner, trackLength(inner)).point[0]
+  return (((length * UPSET_LEAST * (1 + FULLY)) / 2) * Math.max(0, opening) * OF_OPENING) / section.width
+}
+
 /** Upset by more than this share of its length it would be a lump, not a wider end. */
 const MOST_UPSET = 0.6
 const USUAL_UPSET = 0.29
@@ -45,7 +62,10 @@ const fields = fieldsOf([
     label: 'Bar upset into it',
     kind: 'length',
     where: 'Left longer and upset back: shorter and wider, with a sharp inner corner.',
-    range: (_context, { length }) => [0, Math.min(25, Number(length) * MOST_UPSET)],
+    range: (context, { length }) => [
+      0,
+      Math.min(25, Number(length) * MOST_UPSET, roomToUpset(context, Number(length))),
+    ],
     fallback: (_context, { length }) => Math.min(8, Number(length) * USUAL_UPSET),
   },
 ])
@@ -145,14 +165,6 @@ function tailOf(context: ShoeContext, values: Figures): { end: Vec; way: Vec } {
   const { from, way } = leaving(line, line.turn)
   return { end: along(from, way, values.length - line.radius * line.turn), way }
 }
-
-/** From its end so much of a trailer is upset at the most, of its straight part; fully over this share of that. */
-const UPSET_TO = 0.8
-const FULLY = 0.4
-/** Where it has hardly a straight part, so much of its length all the same. */
-const UPSET_LEAST = 0.5
-/** Its web grows by no more than this share of the bar: what is more is spread over a longer way. */
-const MOST_WIDER = 0.6
 
 /**
  * How much wider the web is that the upset bar makes, by the way from its end: inward, to a sharp inner corner, by as much
