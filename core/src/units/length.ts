@@ -170,6 +170,16 @@ export const isRounded = (mm: number, style: LengthStyle): boolean =>
 export const exactLength = (mm: number, { unit }: LengthStyle): string =>
   unit === 'mm' ? `${Number(mm.toFixed(2))} mm` : `${Number((mm / MM_PER_INCH).toFixed(3))}"`
 
+/** Nothing finer is read off a rule. */
+const FINEST = 64
+
+/** A length between the marks of a rule: as it was given where that is a short decimal, else to the finest mark there is. */
+export function betweenMarks(mm: number, style: LengthStyle): string {
+  const inch = mm / MM_PER_INCH
+  if (style.unit === 'mm' || Math.abs(inch - Number(inch.toFixed(2))) < 1e-4) return exactLength(mm, style)
+  return `about ${new Fraction(Math.round(inch * FINEST), FINEST).toFraction(true)}"`
+}
+
 /** A difference, always with its sign: `+1/16"`, `-2.5 mm`, `0`. */
 export function formatDifference(mm: number, style: LengthStyle): string {
   const rounded = roundLength(mm, style)

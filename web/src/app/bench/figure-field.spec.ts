@@ -83,6 +83,10 @@ describe('FigureField', () => {
     await set('value', 109.22)
     expect(input.value).toBe('4 5/16"')
     expect(element.textContent).toContain('Kept as 4.3"')
+    // 142 mm is no short decimal of an inch: no rule shows thousandths.
+    await set('value', 142)
+    expect(element.textContent).toContain('Kept as about 5 19/32"')
+    await set('value', 109.22)
     await set('where', 'Across its widest place.')
     // Why, and where to lay the rule, is said to who is at it.
     expect(element.textContent).not.toContain('a rule has')

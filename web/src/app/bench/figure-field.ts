@@ -12,7 +12,7 @@ import {
   viewChild,
 } from '@angular/core'
 import { MatIcon } from '@angular/material/icon'
-import { exactLength, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
+import { betweenMarks, isRounded, parseAngle, parseLength, type FigureKind, type Told } from '@crescent/core'
 import { Press } from '../common/press'
 import { FigureText } from '../drawing/figure-text'
 import { RulePicture } from '../help/rule-picture'
@@ -244,7 +244,7 @@ export class FigureField {
     const shown = this.typing() === undefined && this.entry() === undefined
     return shown && this.kind() === 'length' && value !== undefined && isRounded(value, this.text.style())
   })
-  protected readonly exactly = computed(() => exactLength(this.value() ?? 0, this.text.style()))
+  protected readonly exactly = computed(() => betweenMarks(this.value() ?? 0, this.text.style()))
   /** What was probably meant by what cannot be read. */
   protected readonly meant = computed((): readonly string[] => {
     const entry = this.entry()
