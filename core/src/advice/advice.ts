@@ -65,7 +65,8 @@ export interface Advice extends Omit<AdviceRule, 'reason'> {
   soFar: string[]
   /** It was followed and what was looked for got worse, or no better: another way comes before it. */
   failed: boolean
-  clashes: { code: string; title: string; over: Trait[] }[]
+  /** Over what: a trait one brings and the other speaks against, or what a shoe cannot both be. */
+  clashes: { code: string; title: string; over: string[] }[]
 }
 
 /** The gravest standing finding of a kind on this foot, from a grade up. */

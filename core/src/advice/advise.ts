@@ -1,5 +1,6 @@
 import { leftOpen } from '../look/carry'
 import { beforeShoe } from '../look/gates'
+import { changesApart } from './changes-apart'
 import type { Advice, AdviceContext, Topic } from './advice'
 import { saidOf } from './follow-up'
 import { ADVICE_RULES } from './rules/index'
@@ -25,7 +26,7 @@ export function advise(given: Omit<AdviceContext, 'findings' | 'feet'>): Advice[
     ...one,
     ...saidOf(feet, one.codes),
     clashes: applying.flatMap((other) => {
-      const over = [...clash(one, other), ...clash(other, one)]
+      const over = [...clash(one, other), ...clash(other, one), ...changesApart(one.change, other.change)]
       return other === one || over.length === 0 ? [] : [{ code: other.code, title: other.title, over }]
     }),
   }))

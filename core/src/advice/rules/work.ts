@@ -86,6 +86,8 @@ export const work: readonly AdviceRule[] = [
     school: COMMON,
     against: 'Each nail weakens the wall.',
     brings: ['heavy shoe', 'many nails'],
+    // A trailer gives up the last outer hole.
+    avoids: ['trailer'],
     change: { driven: { lateral: [1, 2, 3, 4], medial: [1, 2, 3, 4] } },
     reason: ({ look }) =>
       look.ways.work === 'hauling' ? 'Draught pulls shoes off and wears the toe.' : undefined,
