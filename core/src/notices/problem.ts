@@ -1,4 +1,4 @@
-import { PLAIN, type FigureKind } from '../units/figure'
+import { PLAIN, type WrittenKind } from '../units/figure'
 import { writeTold, type Told } from './told'
 
 /** One thing wrong with what was put in. Nothing is computed while a problem stands. */
@@ -11,7 +11,7 @@ export interface Problem {
   told?: Told
   /** The figure by its field name, where the problem is one of range. */
   figure?: string
-  kind?: FigureKind
+  kind?: WrittenKind
   value?: number
   /** The possible range, lengths in mm, angles in degrees. */
   range?: readonly [number, number]

@@ -1,5 +1,5 @@
 import type { Problem } from './problem'
-import { formatFigure, type FigureKind } from '../units/figure'
+import { formatFigure, type WrittenKind } from '../units/figure'
 import type { LengthStyle } from '../units/length'
 import { writeTold } from './told'
 
@@ -7,7 +7,7 @@ import { writeTold } from './told'
 export function outOfRange(
   path: string,
   figure: string,
-  kind: FigureKind,
+  kind: WrittenKind,
   value: number,
   range: readonly [number, number],
 ): Problem | undefined {

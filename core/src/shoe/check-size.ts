@@ -34,7 +34,7 @@ export function checkSize(facts: SizeFacts, at = 'shoe.stock.facts'): Problem[] 
       : outOfRange(`${at}.crease`, 'Crease, from the outer rim', 'length', facts.crease, [0, web / 2]),
     weight === undefined
       ? undefined
-      : outOfRange(`${at}.weight`, 'Weight in grams', 'number', weight, SIZE_RANGES.weight),
+      : outOfRange(`${at}.weight`, 'Weight', 'weight', weight, SIZE_RANGES.weight),
   ].filter((one) => one !== undefined)
   if (known.length > 0) return known
   const usual = usualWidth(facts)

@@ -16,6 +16,17 @@ export const inHeavyUnit = (kg: number, unit: LengthUnit): number => (unit === '
 export const fromHeavyUnit = (value: number, unit: LengthUnit): number =>
   unit === 'mm' ? value : value * KG_PER_POUND
 
+/** What single shoes are weighed in: ounces beside inches, grams beside millimetres. */
+export const lightUnit = (unit: LengthUnit): 'g' | 'oz' => (unit === 'mm' ? 'g' : 'oz')
+
+/** How many of that unit so many grams are, to a tenth of an ounce. */
+export const inLightUnit = (grams: number, unit: LengthUnit): number =>
+  unit === 'mm' ? grams : Math.round((grams / GRAMS_PER_OUNCE) * 10) / 10
+
+/** Grams from what was typed in that unit. */
+export const fromLightUnit = (value: number, unit: LengthUnit): number =>
+  unit === 'mm' ? value : value * GRAMS_PER_OUNCE
+
 /** Writes a weight as the workshop reads it: ounces beside inches, grams beside millimetres. */
 export function formatWeight(grams: number, unit: LengthUnit): string {
   if (unit === 'mm') return `${Math.round(grams)} g`

@@ -10,6 +10,7 @@ import {
 } from '@angular/material/dialog'
 import {
   bends,
+  lightUnit,
   SIZE_CLIPS,
   SIZE_FEET,
   SIZE_FEET_LABELS,
@@ -111,7 +112,7 @@ export interface SizeDialogData {
         <div class="pair">
           @for (one of numbers; track one) {
             <label
-              >{{ numberFields[one].label }}
+              >{{ numberFields[one].label }}{{ one === 'weight' ? ', ' + weightUnit : '' }}
               <input
                 class="typed"
                 #box
@@ -201,6 +202,7 @@ export class SizeDialog {
   }
   /** The unit in which this dialog was opened: what is typed is read in it. */
   protected readonly style = this.text.style()
+  protected readonly weightUnit = lightUnit(this.style.unit)
   protected readonly typed = signal(typeSize(this.start, this.style))
   /** Only of a shoe that is sawn is it asked where its crease begins. */
   protected readonly lengths = computed(() =>

@@ -29,6 +29,6 @@ export const SIZE_LENGTHS: Readonly<Record<SizeLength, SizeField>> = {
 export const SIZE_NUMBERS: Readonly<Record<SizeNumber, SizeField>> = {
   onVan: { label: 'On the van', where: 'How many hang there now.' },
   keepOnVan: { label: 'Keep on the van', where: 'With fewer it is to be ordered.' },
-  weight: { label: 'Weight, g', where: 'Of one. May stay empty.' },
+  weight: { label: 'Weight', where: 'Of one. May stay empty.' },
   price: { label: 'Price', where: 'Of one. May stay empty.' },
 }

@@ -36,6 +36,14 @@ describe('a size as it is typed', () => {
     expect(size({ clips: 'none' })).not.toHaveProperty('clips')
   })
 
+  it('weighs in ounces beside inches and in grams beside millimetres', () => {
+    expect(typeSize(stored, INCH).weight).toBe('14.5')
+    expect(typeSize(stored, MM).weight).toBe('410')
+    expect(size({ weight: '12' }).weight).toBeCloseTo(340.19, 2)
+    expect(size({ weight: '120' }, stored, MM)).toMatchObject({ weight: 120 })
+    expect(wrong({ weight: '900' }).join()).toMatch(/^Weight: 900\.0 oz is not possible here/)
+  })
+
   it('takes a typed length for measured', () => {
     expect(size({ length: '13' })).toMatchObject({ length: 330.2, lengthDerived: false })
   })

@@ -3,6 +3,8 @@ import {
   checkSize,
   describeProblem,
   formatLength,
+  fromLightUnit,
+  inLightUnit,
   lengthFromSold,
   parseLength,
   type Half,
@@ -41,7 +43,8 @@ export function typeSize(size: SizeFigures, style: LengthStyle): TypedSize {
     ...{ web: written(size.web), thickness: written(size.thickness), length: written(size.length) },
     ...{ width: written(size.width), toeToHeels: '', crease: written(size.crease) },
     ...{ lateral: holeText(size.holes.lateral, style), medial: holeText(size.holes.medial, style) },
-    ...{ weight: String(size.weight ?? ''), price: String(size.price ?? '') },
+    weight: size.weight === undefined ? '' : String(inLightUnit(size.weight, style.unit)),
+    price: String(size.price ?? ''),
     ...{ onVan: String(size.onVan), keepOnVan: String(size.keepOnVan) },
   }
 }
@@ -96,7 +99,8 @@ export function readTypedSize(
     ['Length, or width and toe to heels,', long ?? derived],
   ] as const)
     if (value === undefined && wrong.length === 0) wrong.push(`${label} is needed`)
-  const weight = number('weight')
+  const heavy = typed.weight === before.weight ? undefined : number('weight')
+  const weight = typed.weight === before.weight ? start.weight : heavy && fromLightUnit(heavy, style.unit)
   const size: SizeFigures = {
     ...{ range: typed.range.trim(), label: typed.label.trim(), kind, feet, archived: false },
     ...{ web: web ?? 0, thickness: thickness ?? 0, length: long ?? derived ?? 0 },

@@ -92,7 +92,7 @@ export class PlateFigures {
       return {
         ...{ key, label, means, out: unusual(one), lacks: lacking(one) },
         value: one.value === null ? '' : figureWords(one.value, kind, this.text),
-        error: one.uncertainty === null ? '' : figureWords(one.uncertainty, kind, this.text),
+        error: one.uncertainty === null ? '' : errorWords(one.uncertainty, kind, this.text),
         usual: usual
           ? `${figureWords(usual[0], kind, this.text)} to ${figureWords(usual[1], kind, this.text)}`
           : '',
@@ -106,6 +106,15 @@ export function figureWords(value: number, { unit }: RadiographFigureKind, text:
   // Rounded to nothing it is nothing, and not minus nothing.
   if (unit === 'degrees') return `${(Math.round(value * 10) / 10 + 0).toFixed(1)}°`
   return unit === 'share' ? `${(Math.round(value * 100) + 0).toFixed(0)} %` : text.fine(value)
+}
+
+/** The least of each that is written. */
+const LEAST = { degrees: [0.05, 'under 0.1°'], share: [0.005, 'under 1 %'] } as const
+
+/** An error of a figure: never nothing, since nothing is read without one. */
+export function errorWords(error: number, kind: RadiographFigureKind, text: FigureText): string {
+  const least = kind.unit === 'degrees' || kind.unit === 'share' ? LEAST[kind.unit] : undefined
+  return least && error < least[0] ? least[1] : figureWords(error, kind, text)
 }
 
 /** What a figure needs before it can be read, in few words. */

@@ -1,6 +1,7 @@
 import type { Vec } from '@crescent/core'
 import { RADIOGRAPH_POINT_KEYS, type RadiographPointKey } from '@crescent/core/radiographs'
 import { describe, expect, it } from 'vitest'
+import { errorWords } from './plate-figures'
 import {
   askedNext,
   figuresOf,
@@ -85,6 +86,14 @@ describe('a radiograph that is marked', () => {
     expect(unusual({ ...sole, value: 26.1 })).toBe(true)
     expect(unusual({ ...sole, value: null })).toBe(false)
     expect(unusual({ key: 'lever', unit: 'mm', value: 500, uncertainty: 1 })).toBe(false)
+  })
+
+  it('is never read without an error: one that is too small to write is under the least', () => {
+    const text = { fine: (mm: number) => `${mm} mm` } as never
+    expect(errorWords(0.002, { unit: 'share' } as never, text)).toBe('under 1 %')
+    expect(errorWords(0.02, { unit: 'share' } as never, text)).toBe('2 %')
+    expect(errorWords(0.01, { unit: 'degrees' } as never, text)).toBe('under 0.1°')
+    expect(errorWords(0.4, { unit: 'mm' } as never, text)).toBe('0.4 mm')
   })
 
   it('says of each scale where it comes from', () => {
