@@ -5,6 +5,8 @@ import { farApart, STEP } from './through-points'
 
 /** Points further off the pattern than this are of another shape, mm. */
 const ANOTHER_SHAPE = 15
+/** No pencil draws nearer to a line, mm. */
+const ON_IT = 0.3
 /** Points follow one another along the pattern by at least this, mm. */
 const ONWARD = 0.5
 const ROUNDS = 20
@@ -14,10 +16,10 @@ const ROUNDS = 20
  * lies off it and between two points by what lies between. Points on the pattern are the pattern.
  *
  * @param points from the lateral to the medial heel, in a frame of their own, mm
- * @returns in the same frame; nothing where they are close enough to be a line, or far from the pattern
+ * @returns in the same frame; nothing where they are a line by themselves that is another, or far from the pattern
  */
 export function patternThrough(points: readonly Vec[], pattern: readonly Vec[]): readonly Vec[] | undefined {
-  if (!farApart(points)) return undefined
+  if (points.length < 4) return undefined
   const stations = stationsAlong(pattern)
   const whole = stations[stations.length - 1]!
   const own = stationsAlong(points)
@@ -38,7 +40,9 @@ export function patternThrough(points: readonly Vec[], pattern: readonly Vec[]):
     const out = turnRight(wayAt(pattern, stations, at[i]!))
     return off[0] * out[0] + off[1] * out[1]
   })
-  if (offs.some((off) => Math.abs(off) > ANOTHER_SHAPE)) return undefined
+  // Points that are a line by themselves are taken as they are, unless it is this one.
+  const most = farApart(points) ? ANOTHER_SHAPE : ON_IT
+  if (offs.some((off) => Math.abs(off) > most)) return undefined
   const aside = blended(at.map((station, i) => [station, offs[i]!] as const))
   const [from, to] = [at[0]!, at[at.length - 1]!]
   const count = Math.ceil((to - from) / STEP)

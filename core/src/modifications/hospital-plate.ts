@@ -1,7 +1,7 @@
 import { engagement, LEAST_ENGAGEMENT, MOST_ENGAGEMENT, threadNamed, THREAD_NAMES } from '../workshop/thread'
 import { parallel } from '../geometry/parallel'
 import { planeArea } from '../geometry/plane-area'
-import { nearestStation, placeAt, rightOf, type Track } from '../geometry/track'
+import { inside, regionOf } from '../geometry/inside'
 import type { Vec } from '../geometry/vector'
 import { inches } from '../units/length'
 import { webAt } from '../shoe/rims'
@@ -73,28 +73,25 @@ const plateEdge = once((context: ShoeContext, values: Figures): Vec[] => {
   const back = bar.edge[0]![1] + 2
   const { rims } = context
   const web = webAt(rims, rims.toe)
-  const inside = parallel(rims.inner, -values.clearance).points.filter(
-    (point) => point[1] > back && liesWithin(rims.inner, point),
+  // A corner of the rim may throw a point across it.
+  const opening = regionOf(rims.inner.points)
+  const rim = parallel(rims.inner, -values.clearance).points.filter(
+    (point) => point[1] > back && inside(opening, point),
   )
-  if (inside.length < 8) return []
-  const foremost = Math.max(...inside.map(([, y]) => y))
+  if (rim.length < 8) return []
+  const foremost = Math.max(...rim.map(([, y]) => y))
   const tongueTop = foremost + web * 0.62
   const tongue: Vec[] = [
     [TONGUE, tongueTop],
     [-TONGUE, tongueTop],
   ]
-  const lateral = inside.filter(([x]) => x > TONGUE)
-  const medial = inside.filter(([x]) => x < -TONGUE)
+  const lateral = rim.filter(([x]) => x > TONGUE)
+  const medial = rim.filter(([x]) => x < -TONGUE)
   const first = lateral[0]
   const last = medial[medial.length - 1]
   if (!first || !last) return []
   return [[first[0], back], ...lateral, ...tongue, ...medial, [last[0], back]]
 })
-
-/** On the inner side of the line it was drawn in from: a corner of that line may throw a point across it. */
-function liesWithin(inner: Track, point: Vec): boolean {
-  return rightOf(placeAt(inner, nearestStation(inner, point)), point) < 0
-}
 
 /** Where its screws go: through the tongue, and into the bar on either side or in its middle. */
 function screwPlaces(context: ShoeContext, values: Figures): Vec[] {
