@@ -26,7 +26,7 @@ const LEFT = 0.01
 
 /** What is still to be cut of a factory shoe whose heels were cut as it says. */
 export function sizeFaults({ foot, fit, longer }: AnySize): string[] {
-  const facts = sizeOf(foot.width! * 2.4 * (1 + longer))
+  const facts = sizeOf(foot.width * 2.4 * (1 + longer))
   const made = (cutOff?: Record<Half, number>): Plan | undefined => {
     try {
       return planShoe(foot, {
