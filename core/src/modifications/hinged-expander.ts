@@ -1,5 +1,4 @@
 import { placeAt, trackLength, type Track } from '../geometry/track'
-import type { Vec } from '../geometry/vector'
 import { barDay, USUAL_BARS } from '../terms/cross-bars'
 import { inches } from '../units/length'
 import { sectionArea } from '../shoe/section-form'
@@ -7,12 +6,21 @@ import { behindHeels, closingRun, runVolume } from './closing-run'
 import { usualEggRun } from './egg-bar'
 import { innerRimAt } from './heel-bar'
 import { round } from './kit'
+import {
+  BEYOND_HOLE,
+  crossBar,
+  crossBars,
+  DRILLED_LUG,
+  drilledLug,
+  sidePlate,
+  type BarSet,
+} from './expander-pieces'
 import type { FootOutline } from '../foot/outline'
 import { aheadOfWidest, behindWidest } from '../nails/limits'
 import { namedNails } from '../nails/named-nails'
 import type { Nail } from '../nails/nails'
 import type { Caution } from '../notices/caution'
-import { fieldsOf, modificationOf, type ShoePart, type ShoeContext, type FiguresOf } from './modification'
+import { fieldsOf, modificationOf, type ShoeContext } from './modification'
 import { besideRun } from './run-outline'
 import { length, told } from '../notices/told'
 
@@ -51,20 +59,9 @@ const fields = fieldsOf([
     fallback: () => USUAL_BARS.days,
   },
 ])
-type Figures = FiguresOf<typeof fields>
 
-/** Sheet of the side plates: 12 gauge, 0.1046 in (Manufacturers' Standard Gauge). */
-export const TWELVE_GAUGE = inches(0.1046)
-/** Drill plates: 5/8 in half round, so half as high. */
-const DRILLED_LUG = { width: inches(5 / 8), height: inches(5 / 16), length: 30 }
-/** The holes lie in the middle of the lugs, above the ground. */
-const HOLE_HEIGHT = DRILLED_LUG.width / 2
-/** The cross bar: 1/4 in rod. */
-const ROD = inches(1 / 4)
 /** Hinge and overlap take this beyond the egg-bar measure. */
 const HINGE_AND_LAP = inches(2)
-/** Rod left beyond each hole. */
-const BEYOND_HOLE = inches(1 / 4)
 /** Where the drilled lugs stand: share of the foot's length ahead of the buttress line. */
 const PLATES_AT = 0.14
 
@@ -127,103 +124,6 @@ function lapped(context: ShoeContext, run: Track, volume: number): number[] {
   })
 }
 
-/** The cross bars, each a step longer from hole to hole than the last; mm. */
-export const crossBars = ({ resting, step, bars }: Pick<Figures, 'resting' | 'step' | 'bars'>): number[] =>
-  Array.from({ length: bars }, (_, i) => resting + step * (i + 1))
-
-/** Between the bars of a set on their template, from middle to middle, mm. */
-const APART = 2 * ROD
-
-/** A cross bar as it is cut and its holes punched: the set lies one below the other. */
-function crossBarTemplate(bar: number, i: number): Pick<NonNullable<ShoePart['template']>, 'edge' | 'holes'> {
-  const y = -i * APART
-  const half = bar / 2
-  return {
-    edge: rod(half + BEYOND_HOLE, y),
-    holes: [{ at: [-half, y] }, { at: [half, y] }],
-  }
-}
-
-/** The side plates that hold the heels in their line: 3/4 in high. */
-const SIDE_PLATE = { height: inches(3 / 4), length: 48 }
-
-/** A box that stands against the inner rim, as seen from below. */
-const box = ([x, y]: Vec, away: 1 | -1, width: number, long: number): Vec[] => [
-  [x, y - long / 2],
-  [x, y + long / 2],
-  [x + away * width, y + long / 2],
-  [x + away * width, y - long / 2],
-]
-
-/** @param away from the branch: -1 from the lateral one, 1 from the medial one */
-function drilledLug(label: string, rim: Vec, away: 1 | -1): ShoePart {
-  const { width, height, length } = DRILLED_LUG
-  return {
-    label,
-    layer: 'fitting',
-    edge: box(rim, away, height, length),
-    volume: (Math.PI / 4) * width * height * length,
-    between: [0, width],
-    swept: {
-      as: 'half-round',
-      line: [
-        [rim[0], rim[1] - length / 2],
-        [rim[0], rim[1] + length / 2],
-      ],
-      side: away,
-      ...{ width, height },
-    },
-    stock: { width, thickness: height, length },
-  }
-}
-
-/** Stands behind its drilled lug, as seen from the branch. */
-function sidePlate(label: string, [x, y]: Vec, away: 1 | -1): ShoePart {
-  const { height, length } = SIDE_PLATE
-  return {
-    label,
-    layer: 'plate',
-    edge: box([x + away * DRILLED_LUG.height, y], away, TWELVE_GAUGE, length),
-    volume: TWELVE_GAUGE * length * height,
-    between: [0, height],
-    stock: { width: height, thickness: TWELVE_GAUGE, length },
-  }
-}
-
-/** A rod across the foot, from end to end. */
-const rod = (half: number, y: number): Vec[] => [
-  [-half, y - ROD / 2],
-  [half, y - ROD / 2],
-  [half, y + ROD / 2],
-  [-half, y + ROD / 2],
-]
-
-/** A cross bar of the set, from hole to hole so long. One is in the shoe at a time; the rest is cut and waits. */
-function crossBar(bar: number, i: number, y: number): ShoePart {
-  const long = bar + 2 * BEYOND_HOLE
-  return {
-    label: `Cross bar ${i + 1}`,
-    layer: 'fitting',
-    edge: i === 0 ? rod(bar / 2, y) : [],
-    volume: (Math.PI / 4) * ROD * ROD * long,
-    ...(i > 0
-      ? { spare: true }
-      : {
-          swept: {
-            as: 'rod',
-            line: [
-              [-long / 2, y],
-              [long / 2, y],
-            ],
-            across: ROD,
-            middle: HOLE_HEIGHT,
-          },
-        }),
-    template: { kind: 'bars', ...crossBarTemplate(bar, i) },
-    stock: { width: ROD, thickness: ROD, length: long },
-  }
-}
-
 /** The rivet of the hinge: stainless, 3/16 in. */
 const RIVET = inches(3 / 16)
 
@@ -257,7 +157,7 @@ const OPENS_FAR = 16
 const OPENS_TOO_FAR = inches(1)
 
 /** How far a set of bars opens the heels. */
-function openedFar({ bars, step }: Pick<Figures, 'bars' | 'step'>): Caution[] {
+function openedFar({ bars, step }: Omit<BarSet, 'resting'>): Caution[] {
   const by = bars * step
   if (by <= OPENS_FAR) return []
   return [

@@ -4,7 +4,7 @@ import type { Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import { formatLength, inches } from '../units/length'
 import { writeTold, type Told } from '../notices/told'
-import { crossBars, TWELVE_GAUGE } from './hinged-expander'
+import { crossBars, TWELVE_GAUGE } from './expander-pieces'
 import { COMMON_SECTIONS } from '../shoe/common-sections'
 import { ALUMINIUM, codes, inMm, made, problemsOf } from '../testing/made'
 
