@@ -178,10 +178,48 @@ function upsetWeb(context: ShoeContext, values: Figures): (fromHeel: number) => 
     Math.min(length * UPSET_TO, length - radius * turn),
     (2 * upset) / ((1 + FULLY) * MOST_WIDER),
   )
-  return blended([
-    [out * FULLY, 1 + upset / ((out * (1 + FULLY)) / 2)],
-    [out, 1],
+  const shape = blended([
+    [out * FULLY, 1],
+    [out, 0],
   ])
+  const grown = growthFor(shape, context, values, out)
+  return (fromHeel) => 1 + grown * shape(fromHeel)
+}
+
+/** Places that a growth is summed over, and how often it is bettered. */
+const SUMMED = 48
+const BETTERED = 6
+
+/**
+ * By what share of the bar the web grows at the most, so that all of it holds as much steel as was upset: in the bend the
+ * inner side, where it grows, runs a longer way.
+ */
+function growthFor(
+  shape: (fromHeel: number) => number,
+  context: ShoeContext,
+  values: Figures,
+  out: number,
+): number {
+  const { width } = context.section
+  const { radius, turn } = lineOf(context, values)
+  const outside = radius - width / 2
+  const straight = values.length - radius * turn
+  /** Area that a growth adds, in bar widths, mm. */
+  const added = (most: number): number => {
+    let sum = 0
+    for (let i = 0; i < SUMMED; i++) {
+      const share = (i + 0.5) / SUMMED
+      sum += (most * shape(straight * share) * straight) / SUMMED
+      const more = most * shape(straight + outside * turn * share) * width
+      sum += ((((outside + width) * more + more ** 2 / 2) / width) * turn) / SUMMED
+      const rest = Math.max(0, out - straight - outside * turn)
+      sum += (most * shape(out - rest * (1 - share)) * rest) / SUMMED
+    }
+    return sum
+  }
+  let most = values.upset / ((out * (1 + FULLY)) / 2)
+  for (let i = 0; i < BETTERED && most > 0; i++) most *= values.upset / added(most)
+  return most
 }
 
 /** Steps in which its straight end is walked. */

@@ -97,14 +97,22 @@ const cutSchema = object({
       tangent: z.tuple([z.number(), z.number()]),
     },
     bend: z.number().describe('radians for a millimetre'),
+    square: z.number().describe('how much of the path of the section’s middle runs square through it'),
   }),
   form: object({
     ...{ shape: z.enum(SECTION_SHAPES), width: mm, thickness: mm },
     ...{ outerGround: bevel, innerGround: bevel, outerFoot: bevel, innerFoot: bevel },
     crease: object({ from: mm, width: mm, depth: mm }).optional(),
     bend: object({ from: mm, slope: z.number(), of: z.enum(['section', 'ground']) }).optional(),
+    setOn: mm.optional().describe('of its height, a piece that is set on the bar'),
   }),
 })
+
+const sweptSchema = z.discriminatedUnion('as', [
+  object({ as: z.literal('bar'), line, section: sectionSchema, heights: z.array(mm) }),
+  object({ as: z.literal('rod'), line, across: mm, middle: mm.describe('above the ground') }),
+  object({ as: z.literal('half-round'), line, side: z.number(), width: mm, height: mm }),
+])
 
 const partSchema = object({
   label: z.string(),
@@ -115,6 +123,8 @@ const partSchema = object({
   volume: z.number().describe('mm3 added to the shoe'),
   between: z.tuple([mm, mm]).optional().describe('underside and top above the ground'),
   taper: z.tuple([mm, mm]).optional(),
+  pierced: z.array(line).optional().describe('what stands in it and fills it'),
+  swept: sweptSchema.optional().describe('a section carried along a line, where it is no upright block'),
   tongue: object({ station: mm, width: mm, height: mm, thickness: mm, lean: degrees }).optional(),
   density: z.number().optional().describe('kg/m3'),
   join: object({ outline: line.optional(), welds: z.array(line) }).optional(),
