@@ -54,9 +54,12 @@ describe('the shapes between', () => {
     const { heats, centrelineLength } = framed([{ kind }]).iron
     const lengths = heats.filter(({ straight }) => straight).map(({ shape }) => longOf(shape))
     expect(Math.abs(lengths[0]! - cut)).toBeLessThan(0.8)
-    // Bent, the middle of a web that changes runs a little aslant, and is longer by it.
+    // Bent, the middle of a web that changes runs a little aslant, and is longer by it; where a trailer is upset it
+    // lies further out in the bend.
     const off = (shape: readonly Vec[]) => Math.abs(longOf(shape) - after)
-    expect(off(heats.filter((one) => one.stage === stage).at(-1)!.shape)).toBeLessThan(0.8)
+    expect(off(heats.filter((one) => one.stage === stage).at(-1)!.shape)).toBeLessThan(
+      kind === 'trailer' ? 1.5 : 0.8,
+    )
     for (const { shape, straight } of heats)
       if (!straight)
         expect(Math.abs(longOf(shape) - centrelineLength)).toBeLessThan(kind === 'trailer' ? 4 : 0.8)
