@@ -189,6 +189,8 @@ function upsetWeb(context: ShoeContext, values: Figures): (fromHeel: number) => 
 /** Places that a growth is summed over, and how often it is bettered. */
 const SUMMED = 48
 const BETTERED = 6
+/** Less is nothing that could be upset, mm. */
+const LEAST_UPSET = 1e-3
 
 /**
  * By what share of the bar the web grows at the most, so that all of it holds as much steel as was upset: in the bend the
@@ -217,8 +219,9 @@ function growthFor(
     }
     return sum
   }
+  if (values.upset < LEAST_UPSET) return 0
   let most = values.upset / ((out * (1 + FULLY)) / 2)
-  for (let i = 0; i < BETTERED && most > 0; i++) most *= values.upset / added(most)
+  for (let i = 0; i < BETTERED; i++) most *= values.upset / added(most)
   return most
 }
 
