@@ -20,7 +20,8 @@ describe('any plan at all', () => {
         expect(madeFaults(plan, request, 7 + (figure % 34))).toEqual([])
         expect(jumpAt(request, figure)).toBeUndefined()
       }),
-      { numRuns: 60 },
+      // Always the same ones here; npm run fuzz draws others.
+      { numRuns: 60, seed: 5 },
     ))
 
   it('has no heel left once a factory shoe is cut as it says, and no rate that a visit days later changes', () => {
