@@ -122,6 +122,9 @@ describe('lateral trailer', () => {
     expect(long.iron.cutLength - short.iron.cutLength).toBeCloseTo(20, 1)
     const upset = made([{ kind: 'trailer', length: 40, upset: 10 }])
     expect(upset.iron.cutLength - long.iron.cutLength).toBeCloseTo(10, 0)
+    // Next to nothing upset is nothing, and no shoe without a width.
+    const hardly = made([{ kind: 'trailer', length: 40, upset: 1e-300 }])
+    expect(hardly.iron.cutLength).toBeCloseTo(long.iron.cutLength, 6)
     // It is there: the end is wider by as much steel.
     const more = planeArea(upset.outline.body).area - planeArea(long.outline.body).area
     expect(more / 19.05).toBeCloseTo(10, 0)

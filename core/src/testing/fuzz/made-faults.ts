@@ -10,8 +10,8 @@ import { formatLength, parseLength, type LengthStyle } from '../../units/length'
 import { signedVolume, solidOf } from '../../views/solid'
 import type { Request } from './any-plan'
 
-/** What the solid may weigh more or less than is told, as a share: sharp corners of odd figures are cut into pieces 3 mm long. */
-const WEIGHS = 0.006
+/** What the solid may weigh more or less than is told, as a share. */
+const WEIGHS = 0.005
 /** Sections that turn about their own inner edge overlap in the solid. */
 const onTheSpot = ({ cuts }: Plan) => cuts.some(({ place, form }) => 1 - place.bend * form.width < 0.1)
 

@@ -164,7 +164,7 @@ export function flight(
 }
 
 /** Sections are looked at some 3 mm apart, and summed straight between: a clip's ends or a heel's end fall between two. */
-const WITHIN = 0.006
+const WITHIN = 0.005
 
 /** Says so where two figures lie further apart than is allowed. */
 const compare = (what: string, told: number, found: number, allowed: number): string[] =>
