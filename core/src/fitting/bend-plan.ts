@@ -2,8 +2,9 @@ import { HALVES, type Half } from '../terms/half'
 import { bent, heelMoves, type Bend } from './bend'
 import { handedness, type Centreline } from './centreline'
 import { isShaping, shapingBends } from './first-shaping'
+import { AHEAD, certainty, wantedCertainty } from './how-certain'
 import { goOn, weighing, withOneMore, type Place, type PlaceSet } from './few-places'
-import { asLongAs, bestAngles, furthestOff, laidOn, sampled, SAMPLES, targetOf, type Target } from './matched'
+import { asLongAs, bestAngles, furthestOff, laidOn, sampled, targetOf, type Target } from './matched'
 
 /** What to bend, and what comes of it. */
 export interface BendPlan {
@@ -14,6 +15,8 @@ export interface BendPlan {
   before: number
   /** By how much single points of the shape scatter about it, mm. */
   noise: number
+  /** It may be off still, but the points are too few or scatter too much to say where. */
+  unsure: boolean
   /** From toe to heel. */
   bends: PlannedBend[]
   /** The shape after each bend, in its own frame. */
@@ -39,21 +42,8 @@ const AIM = { hand: 0.9, tape: 2.5, nearest: 0.3 }
 const aimOf = (tolerance: number, noise: number): number =>
   Math.max(AIM.nearest * tolerance, AIM.hand * tolerance - AIM.tape * noise)
 
-/**
- * So near it is near enough where one more bend would only follow the noise of the tape: where what it takes away is less
- * than so many times what noise by itself leaves to be taken (the F of regression; the best of many places finds about
- * ten in noise alone, from trials).
- */
-const SURE = 0.72
-const NOTICED = 15
-const NOISE = 9
-
-/**
- * Where points scatter so much that what looks near may be off, a bend that no noise explains is made all the same: the
- * scatter counts so many times, and so certain it must be (from trials).
- */
+/** Where points scatter so much that what looks near may be off, bends are looked for all the same: so many times it counts. */
 const DOUBT = 4.5
-const CLEAR = 100
 
 /** More corrections than these are a new shoe. */
 const MOST_BENDS = 8
@@ -71,30 +61,33 @@ const LEAST_ANGLE = 0.25
  *
  * @param tolerance how far off the pattern it may lie anywhere, mm
  * @param branches that may be bent: where only one was seen off, the other is left alone
+ * @param readings points the shape was told by
  */
 export function bendPlan(
   pattern: Centreline,
   shape: Centreline,
   tolerance = TOLERANCE,
   branches: readonly Half[] = HALVES,
+  readings = Infinity,
 ): BendPlan {
   if (handedness(pattern.points) < 0)
-    return mirrored(bendPlan(inMirror(pattern), inMirror(shape), tolerance, branches))
+    return mirrored(bendPlan(inMirror(pattern), inMirror(shape), tolerance, branches, readings))
   const target = targetOf(pattern)
   const told = asLongAs(shape, pattern)
   const start = laidOn(target, sampled(told))
   const { off: before, noise } = furthestOff(target, start)
   const aim = aimOf(tolerance, noise)
   const even = sampled(told)
-  const chosen = isShaping(target, even)
-    ? shaped(target, even, aim)
-    : search(target, even, { tolerance, aim, noise, before }, branches)
+  const { bends: chosen, unsure } = isShaping(target, even)
+    ? { bends: shaped(target, even, aim), unsure: false }
+    : search(target, even, { tolerance, aim, noise, before, readings }, branches)
   const ordered = chosen
     .filter(({ angle }) => Math.abs(angle) >= LEAST_ANGLE)
     .sort((a, b) => a.fromToe - b.fromToe)
-  const plan = stepped(target, told, ordered, before, tolerance)
+  const planned = stepped(target, told, ordered, before, tolerance)
   // A plan that leaves the shoe further off than it was is none.
-  return { ...(plan.residual > before ? stepped(target, told, [], before, tolerance) : plan), noise }
+  const plan = planned.residual > before ? stepped(target, told, [], before, tolerance) : planned
+  return { ...plan, noise, unsure: unsure && !plan.within }
 }
 
 /** A try: where it bends, and how far off that leaves it. */
@@ -142,26 +135,32 @@ interface Sought {
   aim: number
   noise: number
   before: number
+  /** Points it was told by. */
+  readings: number
 }
 
 function search(
   target: Target,
   line: Centreline,
-  { tolerance, aim, noise, before }: Sought,
+  { tolerance, aim, noise, before, readings }: Sought,
   branches: readonly Half[],
-): Bend[] {
+): { bends: Bend[]; unsure: boolean } {
   const weights = weighing(target, laidOn(target, line), branches)
   let best: Tried = { bends: [], off: before }
+  let taken = { left: weights.all, bends: 0 }
+  let unsure = false
   let sets: readonly PlaceSet[] = [{ places: [], left: weights.all }]
   for (let count = 1; count <= MOST_BENDS; count++) {
     if (best.off <= aim && best.off + noise * DOUBT <= tolerance) break
     const more = withOneMore(weights, sets)
     const nearest = more[0]
     if (!nearest) break
-    const certain = certainty(sets[0]!.left, nearest.left, count)
-    if (best.off <= aim && certain < CLEAR) break
-    if (best.off <= tolerance * SURE && certain < NOTICED) break
-    if (best.off <= tolerance && certain < NOISE) break
+    sets = goOn(more, count)
+    const ahead = count - taken.bends
+    const certain = certainty(taken.left, nearest.left, ahead, count, readings)
+    unsure = certain < wantedCertainty(best.off, aim, tolerance)
+    if (unsure && ahead === AHEAD) break
+    if (unsure) continue
     const tried = tryOut(
       target,
       line,
@@ -169,14 +168,10 @@ function search(
     )
     // One more bend that brings nothing is no bend.
     if (tried.off < best.off - tolerance * 0.02) best = tried
-    sets = goOn(more, count)
+    taken = { left: nearest.left, bends: count }
   }
-  return best.bends
+  return { bends: best.bends, unsure }
 }
-
-/** How much more one bend takes away than noise would let it. */
-const certainty = (before: number, after: number, bends: number): number =>
-  (before - after) / (Math.max(after, 1e-9) / (2 * SAMPLES - 3 - 2 * bends))
 
 /** Places are moved this far when they are tried, mm. */
 const MOVE = 2
@@ -209,7 +204,7 @@ function stepped(
   bends: readonly Bend[],
   before: number,
   tolerance: number,
-): Omit<BendPlan, 'noise'> {
+): Omit<BendPlan, 'noise' | 'unsure'> {
   const lines = [told]
   for (const bend of bends) lines.push(bent(lines[lines.length - 1]!, bend))
   const after = laidOn(target, sampled(lines[lines.length - 1]!))

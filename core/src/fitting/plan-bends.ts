@@ -58,7 +58,8 @@ export function planBends(
   const aim = read(target)
   const { pattern, landmarks } = aim
   const { line, longer, notes } = shapeOf(shape, aim)
-  const plan = bendPlan(pattern, line, tolerance, branches)
+  const readings = 'points' in shape ? shape.points.length : undefined
+  const plan = bendPlan(pattern, line, tolerance, branches, readings)
   // What is longer or shorter than its pattern is not right, however well it lies.
   const within = plan.within && longer === 0
   return {
@@ -149,10 +150,14 @@ const certainty = ({ noise }: BendPlan): Told[] =>
         told`The points scatter by ${length(noise, 'fine')} either way: how far it is off is no surer than that.`,
       ]
 
-function outcome({ within, residual, bends, before }: BendPlan, tolerance: number): Told[] {
+function outcome({ within, unsure, residual, bends, before }: BendPlan, tolerance: number): Told[] {
   if (within && bends.length === 0)
     return [told`It lies within ${length(tolerance)} of its pattern: leave it alone.`]
   if (within) return []
+  if (unsure)
+    return [
+      told`It may be ${length(residual)} off${bends.length > 0 ? ' then' : ''}, but points so few, or scattered so, do not say where: take more of them, or look along each branch, before striking.`,
+    ]
   return [
     told`Bending brings it no nearer than ${length(residual)} (it is ${length(before)} off now): wrong size or wrong cut.`,
   ]

@@ -5,9 +5,10 @@ import { lengthAlong, nearestAlong, pointAlong } from '../geometry/walked'
 import { ProblemError } from '../notices/problem'
 import { centrelineOfPlan } from './place-words'
 import { anyPlan, requestOf, tryPlan } from '../testing/fuzz/any-plan'
-import { pattern } from '../testing/farriers'
+import { pattern, scattered } from '../testing/farriers'
 import { inMm } from '../testing/made'
 import { FIVE_BY_FIVE, PLAIN_SHOE } from '../testing/samples'
+import { bent } from './bend'
 import { TOLERANCE } from './bend-plan'
 import { planBends } from './plan-bends'
 import { throughPoints } from './through-points'
@@ -36,6 +37,33 @@ describe('a shoe by few points', () => {
     expect(furthest(line)).toBeLessThan(furthest(knots) / 4)
     // Points that lie close are a line already.
     expect(throughPoints(pattern.points)).toBe(pattern.points)
+  })
+
+  describe('of points that scatter by 0.8 mm either way', () => {
+    const counts = [7, 9, 11, 13, 20, 26, 40, 60, 120]
+    const tries = counts.flatMap((count) =>
+      Array.from({ length: 14 }, (_, i) => ({ count, seed: 97 * i + count })),
+    )
+
+    it('is told to be bent in no more than one of twenty where it is right, and the doubt is said', () => {
+      const found = tries.map(({ count, seed }) =>
+        planBends(target, { points: scattered(few(pattern.points, count), 0.8, seed) }),
+      )
+      expect(found.filter(({ bends }) => bends.length > 0).length).toBeLessThanOrEqual(tries.length / 20)
+      for (const { bends, within, notes } of found)
+        if (bends.length === 0 && !within) expect(notes.map(inMm).join(' ')).toMatch(/do not say where/)
+      expect(found.flatMap(({ notes }) => notes.map(inMm)).join(' ')).not.toMatch(/wrong size/)
+    })
+
+    it('is bent on its own branch, and by no more than it is bent, where a heel is clearly off', () => {
+      const bend = { branch: 'lateral' as const, fromToe: 60, angle: -6 }
+      const off = bent(pattern, bend).points
+      const right = tries.filter(({ count, seed }) => {
+        const { bends } = planBends(target, { points: scattered(few(off, count), 0.8, seed) })
+        return bends.length === 1 && bends[0]!.branch === bend.branch && bends[0]!.opens
+      })
+      expect(right.length).toBeGreaterThanOrEqual(tries.length * 0.9)
+    })
   })
 
   it('is refused from the other heel or from the other side, by what to do', () => {

@@ -39,18 +39,19 @@ function* draws(seed: number): Generator<number, never> {
   }
 }
 
-/** A line as a tape finds it: each point off by half a millimetre, as a bell (Box and Muller 1958). */
-export function measured(line: Centreline, seed: number): Centreline {
+/** Points as a tape finds them: each off either way by a bell so wide, mm (Box and Muller 1958). */
+export function scattered(points: readonly Vec[], by: number, seed: number): Vec[] {
   const numbers = draws(seed)
-  return shapeByPoints(
-    line.points.map(([x, y]): Vec => {
-      const far = 0.5 * Math.sqrt(-2 * Math.log(1 - numbers.next().value))
-      const way = 2 * Math.PI * numbers.next().value
-      return [x + far * Math.cos(way), y + far * Math.sin(way)]
-    }),
-    pattern,
-  )
+  return points.map(([x, y]): Vec => {
+    const far = by * Math.sqrt(-2 * Math.log(1 - numbers.next().value))
+    const way = 2 * Math.PI * numbers.next().value
+    return [x + far * Math.cos(way), y + far * Math.sin(way)]
+  })
 }
+
+/** A line as a tape finds it: each point off by half a millimetre. */
+export const measured = (line: Centreline, seed: number): Centreline =>
+  shapeByPoints(scattered(line.points, 0.5, seed), pattern)
 
 /** Each point is looked for among so many pieces either way. */
 const NEAR = 8

@@ -41,6 +41,7 @@ const bendAnswer = z
     residual: mm.describe('greatest distance off the pattern once all is done, mm'),
     before: mm.describe('and before anything was'),
     noise: mm.describe('by how much single points scatter'),
+    unsure: z.boolean().describe('it may be off still, but the points do not say where'),
     bends: z.array(
       z
         .object({
