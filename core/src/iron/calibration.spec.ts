@@ -55,14 +55,15 @@ describe('what logged jobs teach', () => {
   })
 
   it('claims for the next job what comes true nine times in ten, however few were logged', () => {
-    for (const count of [2, 3, 4, 5, 8, 12, 30]) {
+    for (const count of [1, 2, 3, 4, 5, 8, 12, 30]) {
       const noise = bell(count)
       let within = 0
       const cases = 10_000
       for (let i = 0; i < cases; i++) {
-        // Every farrier has a hand of his own: he takes up to 3 % more or less.
+        // Every farrier has a hand of his own: he takes up to 3 % more or less, and scatters by 1.1 to 1.9 mm.
         const own = 1 + ((i % 61) - 30) / 1_000
-        const needed = () => 300 * own + noise() * 1.5
+        const scatter = 1.1 + (i % 9) / 10
+        const needed = () => 300 * own + noise() * scatter
         const learned = calibrate(
           Array.from({ length: count }, (_, k) => job(300, needed(), { id: String(k) })),
         )!
@@ -70,7 +71,7 @@ describe('what logged jobs teach', () => {
       }
       expect([count, within / cases > 0.88, within / cases < 0.93]).toEqual([count, true, true])
     }
-    expect(jobWithin({ jobs: 1, factor: 1.01 })).toBeUndefined()
+    expect(jobWithin({ jobs: 0, factor: 1 })).toBeUndefined()
   })
 
   it('calls a job odd as rarely by chance as its table says, which is that of a statistics library', () => {

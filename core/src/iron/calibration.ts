@@ -108,16 +108,22 @@ const ONE_SIDED = 1.2816
 /** As good as known: what a tape is read to is no matter of how many jobs there are. */
 const MANY = 1_000
 
+/** Single jobs scatter so where nobody has seen yet how a workshop's own do, one standard deviation as a share: 1/16 in of 12 in (assumed). */
+const ASSUMED_SPREAD = 0.005
+
 /**
  * How far nine in ten next jobs lie from what was learned, as a share of the cut: the prediction interval of a single job,
- * and what the doubt keeps the cut away from their mean.
+ * and what the doubt keeps the cut away from their mean. One job says nothing of how they scatter: it is assumed then.
  *
- * @returns undefined from one job: nobody knows yet how they scatter
+ * @returns undefined where there is no job to learn from
  */
 export function jobWithin({ jobs, factor, spread }: Omit<Calibration, 'outliers'>): number | undefined {
-  if (spread === undefined) return undefined
+  if (jobs === 0) return undefined
   const held = ((factor - 1) * DOUBT) / jobs
-  const scatter = Math.max(t90(jobs - 1) * spread, t90(MANY) * LEAST_SPREAD)
+  const scatter =
+    spread === undefined
+      ? t90(MANY) * ASSUMED_SPREAD
+      : Math.max(t90(jobs - 1) * spread, t90(MANY) * LEAST_SPREAD)
   return Math.hypot(scatter * Math.sqrt(1 + 1 / jobs), ONE_SIDED * held)
 }
 

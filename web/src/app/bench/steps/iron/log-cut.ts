@@ -170,7 +170,7 @@ export class LogCut {
     const scatter =
       within === undefined
         ? ''
-        : `; of ten jobs nine lie within ${this.text.fine(Math.max(within * plan.iron.cutLength, READ_TO))} of it`
+        : `; of ten jobs nine lie within ${this.text.fine(Math.max(within * plan.iron.cutLength, READ_TO))} of it${known.jobs === 1 ? ', as most workshops scatter' : ''}`
     if (!this.learns()) return `From ${jobs}: switched off.`
     const by = plan.iron.learned
     const change =
