@@ -3,10 +3,12 @@ import { cornersOf, type Card } from '../photographs/card'
 import { squaresOf } from '../photographs/squares'
 import { draws, grain, mottled } from './drawn'
 import { boxOf, distanceFrom } from './near-line'
+import { straws, straysOver, strawOver } from './straw'
 import type { Thing } from './things'
 
-/** What lies under foot and card. */
-export const GROUNDS = ['mat', 'concrete', 'planks', 'earth'] as const
+/** What lies under foot and card; the first four are drawn where none is asked for. */
+export const GROUNDS = ['mat', 'concrete', 'planks', 'earth', 'straw', 'rubber'] as const
+export const USUAL_GROUNDS = GROUNDS.slice(0, 4)
 export type Ground = (typeof GROUNDS)[number]
 
 type Colour = readonly [number, number, number]
@@ -16,10 +18,9 @@ const GROUND: Record<Ground, { colour: Colour; rough: number; fine: number }> = 
   concrete: { colour: [172, 168, 160], rough: 16, fine: 12 },
   planks: { colour: [168, 128, 84], rough: 22, fine: 10 },
   earth: { colour: [122, 98, 74], rough: 26, fine: 22 },
+  straw: { colour: [118, 94, 58], rough: 20, fine: 18 },
+  rubber: { colour: [50, 49, 50], rough: 7, fine: 9 },
 }
-
-/** Bare ground, as bright as it is in even light. */
-export const colourOf = (ground: Ground): Colour => GROUND[ground].colour
 
 /** The grain of the ground repeats, as in a mirror, after so many. */
 const REPEATS = 600
@@ -76,6 +77,12 @@ function repeating(grains: number, at: (x: number, y: number) => number): (x: nu
 /** What share of a grain lies inside an edge that is `off` mm away. */
 const shareInside = (off: number, grains: number): number => Math.min(1, Math.max(0, 0.5 + off * grains))
 
+/** A place of a piece that is laid on and on, as in a mirror, mm. */
+function mirrored(value: number, piece: number): number {
+  const at = Math.abs(value) % (2 * piece)
+  return at < piece ? at : 2 * piece - at
+}
+
 /** The ground with the card on it, and the soft shadow of what lies over it. */
 export function groundLayer(
   ground: Ground,
@@ -93,7 +100,11 @@ export function groundLayer(
     bottom: cy - GROUND_REACH,
     top: cy + GROUND_REACH,
   }
+  const strawAt = ground === 'straw' ? strawOver(straws(seed, REPEATS / grains)) : undefined
+  const over = ground === 'straw' ? strawOver(straysOver(thing, seed)) : undefined
   const grainAt = repeating(grains, (x, y) => {
+    if (ground === 'rubber' && Math.hypot((x % 26) - 13, (y % 26) - 13) < 6) return 16
+
     const streak = ground === 'planks' ? mottled(x * 0.02, y * 0.5, seed) : mottled(x * 0.05, y * 0.05, seed)
     return rough * streak + fine * mottled(x * 0.6, y * 0.6, seed + 9)
   })
@@ -119,20 +130,28 @@ export function groundLayer(
     const boards = ground === 'planks' ? (Math.abs((((y % 90) + 90) % 90) - 45) > 43.5 ? 0.45 : 1) : 1
     const shade = grainAt(x, y)
     const bright = boards * dark
+    const straw = over?.(x, y) ?? strawAt?.(mirrored(x, REPEATS / grains), mirrored(y, REPEATS / grains))
+    if (straw) return put4(data, i, straw[0] * bright, straw[1] * bright, straw[2] * bright, 1)
     put4(data, i, (colour[0] + shade) * bright, (colour[1] + shade) * bright, (colour[2] + shade) * bright, 1)
   })
 }
+
+/** Horn that is hardly told from dark rubber. */
+const DARK_HORN: Colour = [84, 76, 70]
 
 /** The sole of a foot: wall with its fibres, white line, sole, frog. */
 export function footLayer(
   { body, outline, taps }: Thing,
   seed: number,
   grains: number,
-  colour?: Colour,
+  ground: Ground,
+  alike = 0,
 ): Layer {
   const draw = draws(seed + 77)
+  const over = ground === 'straw' ? strawOver(straysOver({ outline }, seed)) : undefined
   const usual: Colour = draw() < 0.5 ? [112, 100, 90] : [196, 178, 150]
-  const horn = colour ?? usual
+  const own = ground === 'rubber' ? DARK_HORN : usual
+  const horn = own.map((value, c) => value + alike * (GROUND[ground].colour[c]! - value)) as unknown as Colour
   const sole: Colour = [184 + draw() * 14, 156 + draw() * 12, 128 + draw() * 12]
   const off = distanceFrom(outline)
   const [ax, ay] = [
@@ -145,6 +164,8 @@ export function footLayer(
     const inside = off(x, y)
     const there = shareInside(inside, grains)
     if (there === 0) return
+    const straw = over?.(x, y)
+    if (straw) return put4(data, i, straw[0], straw[1], straw[2], there)
     const [forward, side] = [
       (x - ax) * way[0] + (y - ay) * way[1],
       Math.abs((x - ax) * way[1] - (y - ay) * way[0]),

@@ -6,7 +6,7 @@ import type { FootInput } from '../records/foot'
 import { cameraAt } from './camera'
 import { draws } from './drawn'
 import { lightOver, taken } from './exposure'
-import { colourOf, footLayer, groundLayer, GROUNDS, shoeLayer, type Ground } from './layers'
+import { footLayer, groundLayer, USUAL_GROUNDS, shoeLayer, type Ground } from './layers'
 import { shoeOf, soleOf, someFoot, type Thing } from './things'
 
 /** How a made-up photograph is taken; what is not said follows from the seed. */
@@ -21,8 +21,8 @@ export interface PhotoWish {
   height?: number
   ground?: Ground
   card?: Card['key']
-  /** The wall has the colour of the ground: what no eye can tell, no tracing should claim. */
-  alike?: boolean
+  /** By what share the wall has the colour of the ground (true: wholly): what no eye can tell, no tracing should claim. */
+  alike?: boolean | number
   width?: number
   /** How far taps lie beside their places, mm. */
   tapping?: number
@@ -42,6 +42,8 @@ export interface PhotoTruth {
   /** What the foot measures, or the foot that the shoe was made for, mm. */
   foot: { width: number; length: number; heelWidth: number }
   outline: Vec[]
+  /** Where a foot's wall ends, or a branch of a shoe is tapped: outer and inner. */
+  heels: readonly [Vec, Vec]
   inner?: Vec[]
   holes?: Vec[]
   /** Corners of the four marks in pixels. */
@@ -54,7 +56,7 @@ const grainsFor = (width: number) => (width > 2400 ? { thing: 6, ground: 4 } : {
 export function madeUpPhotograph(wish: PhotoWish): { picture: Picture; truth: PhotoTruth } {
   const draw = draws(wish.seed)
   const object = wish.object ?? 'foot'
-  const ground = wish.ground ?? GROUNDS[Math.floor(draw() * GROUNDS.length)]!
+  const ground = wish.ground ?? USUAL_GROUNDS[Math.floor(draw() * USUAL_GROUNDS.length)]!
   const any = someFoot(draw)
   const foot = wish.foot ?? any
   const thing = object === 'foot' ? soleOf(foot) : shoeOf(foot)
@@ -90,7 +92,7 @@ export function madeUpPhotograph(wish: PhotoWish): { picture: Picture; truth: Ph
     below: groundLayer(ground, card, put, height, wish.seed, grainsFor(width).ground),
     above:
       object === 'foot'
-        ? footLayer(put, wish.seed, grainsFor(width).thing, wish.alike ? colourOf(ground) : undefined)
+        ? footLayer(put, wish.seed, grainsFor(width).thing, ground, Number(wish.alike ?? 0))
         : shoeLayer(put, wish.seed, grainsFor(width).thing),
     height,
     light,
@@ -112,6 +114,7 @@ export function madeUpPhotograph(wish: PhotoWish): { picture: Picture; truth: Ph
       ) as unknown as SevenTaps,
       foot: { width: foot.width, length: foot.length, heelWidth: foot.heelWidth },
       outline: put.outline,
+      heels: [put.taps.lateralHeel, put.taps.medialHeel],
       ...(put.inner && { inner: put.inner, holes: put.holes }),
       marks: cornersOf(card).map((corners) => corners.map((corner) => camera.pixelOf(corner, 0))),
     },

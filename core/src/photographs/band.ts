@@ -26,7 +26,7 @@ export function bandAbout(line: readonly Vec[], step: number, closed: boolean): 
 }
 
 /** Square to the line at each place, over neighbours some steps away, so that a shaking line does not turn it about. */
-function outwardOf(points: readonly Vec[], closed: boolean): Vec[] {
+export function outwardOf(points: readonly Vec[], closed: boolean): Vec[] {
   const n = points.length
   const at = (i: number) => (closed ? points[((i % n) + n) % n]! : points[Math.min(n - 1, Math.max(0, i))]!)
   return points.map((_, i) => turnRight(unit(subtract(at(i + 3), at(i - 3)))))

@@ -1,4 +1,4 @@
-import { bestPath, type Costs } from './best-path'
+import { bestPathAndRivals, type Costs } from './best-path'
 import { outFrom, type Band } from './band'
 import { Colours, labAt, type Lab } from './colours'
 import type { Vec } from '../geometry/vector'
@@ -33,8 +33,23 @@ export interface Offsets {
   step: number
 }
 
-/** From where to where an edge may lie at one place of a band, mm out from its line. */
-export type Limits = readonly [from: number, to: number]
+/** Where an edge may lie at one place of a band, mm out from its line: from where to where, where most likely, and how surely. */
+export interface Expected {
+  from: number
+  to: number
+  most: number
+  /** How far off it lies by the rule; Infinity where nothing is known. */
+  sure: number
+}
+
+/** An edge that is as likely may lie so far beside the one that was found, mm. */
+const BESIDE = 1.5
+
+/** An edge by colours, mm out from its band, and how much less likely any other is at each place. */
+export interface EdgeByColour {
+  outs: number[]
+  rivals: number[]
+}
 
 /** What one place may say at most, so that a patch of dirt does not outweigh a whole edge. */
 const MOST_SAID = 2.5
@@ -47,7 +62,7 @@ const SECTORS = 16
  * inside looks like the thing, what lies outside like the ground, seen along the whole line and nearby.
  *
  * @param stiff how little the edge may turn from place to place
- * @param within how far in and out it may lie at each place of the band
+ * @param expected where it may lie at each place of the band
  */
 export function edgeByColour(
   looked: Looked,
@@ -55,8 +70,8 @@ export function edgeByColour(
   sure: Sure,
   offsets: Offsets,
   stiff: number,
-  within?: readonly Limits[],
-): number[] {
+  expected?: readonly Expected[],
+): EdgeByColour {
   const { from, to, step } = offsets
   const outs = Array.from({ length: Math.round((to - from) / step) + 1 }, (_, k) => from + k * step)
   const columns = band.points.length
@@ -69,14 +84,20 @@ export function edgeByColour(
     for (let k = 0; k < outs.length; k++) {
       // An edge here leaves all before it inside.
       values[at + k] = -inside - CONTRAST * contrast(colours[i]!, k)
-      if (within && (outs[k]! < within[i]![0] || outs[k]! > within[i]![1])) values[at + k]! += NEVER
+      if (expected) values[at + k]! += unlikely(expected[i]!, outs[k]!)
       inside += told(i, colours[i]![k]!) * step
     }
   }
   const costs: Costs = { columns, offsets: outs.length, values }
-  return bestPath(costs, stiff, 3, band.closed).map((k) => outs[k]!)
+  const { path, rivals } = bestPathAndRivals(costs, stiff, 3, band.closed, Math.round(BESIDE / step))
+  return { outs: path.map((k) => outs[k]!), rivals }
 }
 
+const unlikely = ({ from, to, most, sure }: Expected, out: number): number =>
+  (out < from || out > to ? NEVER : 0) + EXPECTED * ((out - most) / sure) ** 2
+
+/** How much what is known beforehand counts against what is seen. */
+const EXPECTED = 3
 /** What a place costs through which the edge may not run: more than all colours of a column can say. */
 const NEVER = 200
 /** How much an edge is worth where colours change quickly. */

@@ -30,7 +30,7 @@ export function shoeEdge(looks: Looks, taps: SevenTaps, progress: Progress): Fol
   const iron = [-4, 4] as const
   const rim = (side: 1 | -1): FollowedEdge => {
     const facing: Band = { ...band, outward: band.outward.map(([x, y]): Vec => [x * side, y * side]) }
-    const outs = edgeByColour(
+    const { outs } = edgeByColour(
       looks.coarse,
       facing,
       { thing: iron, ground: [16, 26] },

@@ -23,6 +23,10 @@ export interface PhotoWork {
   focal35?: number
   /** Pixels of the upright picture. */
   taps: SevenTaps
+  /** Of a foot that is known: its wall from the outer to the inner heel as it was measured, mm in a frame of its own. */
+  known?: readonly Vec[] | undefined
+  /** Pixels on the edge of a foot that were tapped besides, where it was doubtful. */
+  more?: readonly Vec[]
 }
 
 /** The plane of a card in a picture, with its marks. */
@@ -142,7 +146,7 @@ export function tracePhoto(
 export function traceIn(
   picture: Picture,
   plane: SeenPlane,
-  { object, height = 0, focal35, taps }: Pick<PhotoWork, 'object' | 'height' | 'focal35' | 'taps'>,
+  { object, height = 0, focal35, taps, known, more = [] }: Omit<PhotoWork, 'card' | 'centreDistance'>,
   progress: Progress = () => undefined,
 ): Traced<Omit<PhotoTrace, 'residual' | 'marks'>> {
   const outside = PHOTO_TAPS.find(({ key }) => {
@@ -168,11 +172,12 @@ export function traceIn(
     coarse: { picture, view, by },
   }
   if (object === 'foot') {
-    const edge = fromHeel(footEdge(looks, places, progress), places)
+    const besides = more.map((tap) => placeAt(view, tap))
+    const edge = fromHeel(footEdge(looks, { taps: places, more: besides, known }, progress), places)
     return {
       ok: true,
       outline: rounded(edge.line),
-      doubtful: orAllOf(edge, doubtfulOf(beside(edge, places))),
+      doubtful: ofWall(edge, places, doubtfulOf(lookedAt(beside(edge, places), besides))),
       view,
     }
   }
@@ -253,6 +258,26 @@ function beside(edge: FollowedEdge, places: SevenTaps): FollowedEdge {
   }
 }
 
+/** A tap besides settles its edge so far to both sides, where the edge keeps to it, mm. */
+const SETTLES = 16
+const KEPT_TO = 2.5
+
+/** What a hand tapped besides is not asked again. */
+function lookedAt(edge: FollowedEdge, besides: readonly Vec[]): FollowedEdge {
+  const stations = stationsAlong(edge.line)
+  const whole = stations[stations.length - 1]!
+  const settled = besides
+    .map((tap) => nearestAlong(edge.line, tap, stations))
+    .filter(({ off }) => off < KEPT_TO)
+  const near = (a: number, b: number) => Math.min(Math.abs(a - b), whole - Math.abs(a - b)) < SETTLES
+  return {
+    ...edge,
+    clear: edge.clear.map((clear, i) =>
+      settled.some(({ station }) => near(station, stations[i]!)) ? 1 : clear,
+    ),
+  }
+}
+
 /** Stretches that are not clear, those shorter than a few mm left out, those that nearly touch joined. */
 function doubtfulOf({ line, clear }: FollowedEdge): [number, number][] {
   const stations = stationsAlong(line)
@@ -267,13 +292,29 @@ function doubtfulOf({ line, clear }: FollowedEdge): [number, number][] {
 }
 
 /** Where more of an edge than this is doubtful nobody is sure of the rest either: ground and wall look alike. */
-const SURE_OF_NONE = 0.1
+const SURE_OF_NONE = 0.4
 
 /** Doubtful stretches; all of the line where there are so many that none of it is sure. */
-function orAllOf({ line }: FollowedEdge, stretches: [number, number][]): [number, number][] {
+function orAllOf({ line }: Pick<FollowedEdge, 'line'>, stretches: [number, number][]): [number, number][] {
   const whole = stationsAlong(line).at(-1)!
   const doubtful = stretches.reduce((sum, [from, to]) => sum + to - from, 0)
   return doubtful > whole * SURE_OF_NONE ? [[0, round(whole)]] : stretches
+}
+
+/** The same of a foot's wall: how its edge runs behind the heels nobody asks. */
+function ofWall(
+  { line }: FollowedEdge,
+  { medialHeel }: SevenTaps,
+  stretches: [number, number][],
+): [number, number][] {
+  const { station } = nearestAlong(line, medialHeel)
+  const wall = { line: line.slice(0, stationsAlong(line).filter((at) => at <= station).length) }
+  return orAllOf(
+    wall,
+    stretches.flatMap(([from, to]): [number, number][] =>
+      from < station ? [[from, Math.min(to, round(station))]] : [],
+    ),
+  )
 }
 
 /** Corners of a branch's end come out rounded, over so many mm. */

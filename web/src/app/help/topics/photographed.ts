@@ -18,7 +18,7 @@ export const photographed: HelpTopic = {
       pictures: [card('above'), card('askew'), card('shadow')],
     },
     {
-      text: 'Tap seven places: toe, both toe quarters, both widest places, both heels. Near them is near enough: the edge is then followed by colour. Where it is doubtful it is dotted and asks for a look; a wall of the colour of the ground may not be found at all.',
+      text: 'Tap seven places: toe, both toe quarters, both widest places, both heels. Near them is near enough: the edge is then followed by colour, and by how this foot ran at its last visit. Where it is doubtful it is dotted: tap the edge once there where it is wrong, and it is followed anew. A wall of the colour of the ground may not be found at all.',
       picture: word('buttress'),
     },
     {

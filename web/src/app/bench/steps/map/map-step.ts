@@ -22,6 +22,7 @@ import {
 import { Store } from '@ngrx/store'
 import { Dialogs } from '../../../common/dialogs'
 import { Fold } from '../../../common/fold'
+import { Desk } from '../../desk'
 import { FigureText } from '../../../drawing/figure-text'
 import { benchActions, benchFeature } from '../../../state/bench/bench.feature'
 import type { Draft } from '../../../state/bench/draft'
@@ -219,6 +220,7 @@ export class MapStep {
   }
   private readonly dialogs = inject(Dialogs)
   private readonly photos = inject(Photos)
+  private readonly desk = inject(Desk)
 
   /** Toe and quarter shape are the trace's own. */
   protected figuresIn(group: FootFigure['group']): readonly FootFigure[] {
@@ -227,7 +229,7 @@ export class MapStep {
   }
 
   protected async bringOutline(out: 'file' | 'photograph'): Promise<void> {
-    const taken = out === 'file' ? await this.fromFile() : await this.photos.foot()
+    const taken = out === 'file' ? await this.fromFile() : await this.photos.foot(this.desk.before()?.outline)
     if (!taken) return
     this.store.dispatch(benchActions.setTrace({ traced: taken.foot }))
     for (const [key, value] of Object.entries(taken.figures) as [FootFigureKey, number][])

@@ -146,13 +146,43 @@ describe('a photograph that comes in', () => {
     expect(coming.knots()[at]).toEqual([-200, 150])
     // What a hand drew is not doubtful any more.
     expect(coming.doubtful()).toEqual([])
-    await coming.add(pixel(round(0.3)))
+    await coming.tapLine(pixel(round(0.3)))
     expect(coming.knots()).toHaveLength(before.length + 1)
     await coming.remove(5)
     expect(coming.knots()).toHaveLength(before.length)
     for (let i = 0; i < 3; i++) await coming.undo()
     expect(coming.knots()).toEqual(before)
     expect(coming.canUndo()).toBe(false)
+  })
+
+  it('is followed anew by one more tap where its edge is doubtful, which is kept and can be taken back', async () => {
+    doubtful = [[100, 130]]
+    const wall: Vec[] = [
+      [40, -30],
+      [0, 60],
+      [-40, -30],
+    ]
+    coming.wall.set(wall)
+    await coming.take(photo())
+    await tapAll()
+    const traces = () => asked.filter((one) => one.do === 'trace')
+    expect(traces()[0]).toMatchObject({ work: { more: [], known: wall } })
+    const place = pixel(round(115 / (60 * 2 * Math.PI)))
+    await coming.tapLine(place)
+    expect(traces()).toHaveLength(2)
+    expect(traces()[1]).toMatchObject({ work: { more: [place] } })
+    const left = coming.marked()
+    expect(left).toMatchObject({ more: [place], drawn: [] })
+    // Elsewhere a tap puts a knot in, and a line drawn by hand is not followed anew.
+    await coming.tapLine(pixel(round(0.05)))
+    await coming.tapLine(place)
+    expect(traces()).toHaveLength(2)
+    for (let i = 0; i < 3; i++) await coming.undo()
+    expect(traces()).toHaveLength(3)
+    expect(traces()[2]).toMatchObject({ work: { more: [] } })
+    expect(coming.canUndo()).toBe(false)
+    await coming.resume(photo(), left)
+    expect(traces().at(-1)).toMatchObject({ work: { more: [place] } })
   })
 
   it('is gone on with as it was left: its marks, and the line as a hand drew it, which can be taken back', async () => {

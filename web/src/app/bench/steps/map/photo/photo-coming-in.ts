@@ -33,6 +33,9 @@ import {
 } from './photo-places'
 import { PhotoTracer } from './photo-tracer'
 
+/** A tap this near to a line is meant for it, mm. */
+const TAP_REACH = 14
+
 /** How the scale is known: by one of the printed cards, or by a length in the picture. */
 export type ScaleBy = Card['key'] | 'length'
 
@@ -43,6 +46,8 @@ export interface MarkedPhoto {
   known: number | undefined
   taps: Partial<Record<PhotoPlace, Vec>>
   sole: Partial<Record<SolePlace, Vec>>
+  /** Places of the edge that were tapped besides, pixels. */
+  more?: readonly Vec[]
   /** The line as a hand drew it, mm in the plane of the foot; none where it is as it was followed. */
   drawn: readonly Vec[]
 }
@@ -70,6 +75,10 @@ export class PhotoComingIn implements OnDestroy {
   readonly taps = signal<Partial<Record<PhotoPlace, Vec>>>({})
   /** Places of the sole beside its edge, pixels. */
   readonly sole = signal<Partial<Record<SolePlace, Vec>>>({})
+  /** Places of the edge that were tapped besides, where it was doubtful, pixels. */
+  private readonly more = signal<readonly Vec[]>([])
+  /** The wall of the foot as it was measured before, from the outer to the inner heel, mm: what is looked for. */
+  readonly wall = signal<readonly Vec[] | undefined>(undefined)
   readonly failure = signal('')
   readonly busy = signal('')
   readonly progress = this.tracer.progress
@@ -79,12 +88,13 @@ export class PhotoComingIn implements OnDestroy {
   private readonly hand = new HandLine()
   /** Knots of the line from heel to heel, mm in the plane of the foot. */
   readonly knots = this.hand.knots.asReadonly()
-  readonly canUndo = this.hand.canUndo
+  readonly canUndo = computed(() => this.hand.canUndo() || this.more().length > 0)
   readonly placed = signal<PlacedOutline | undefined>(undefined)
 
   readonly marked = computed((): MarkedPhoto => ({
     ...{ by: this.by(), height: this.height(), known: this.known(), taps: this.taps(), sole: this.sole() },
-    drawn: this.canUndo() ? this.knots() : [],
+    ...(this.more().length > 0 && { more: this.more() }),
+    drawn: this.hand.canUndo() ? this.knots() : [],
   }))
   readonly places = computed(() => placesAsked(this.object(), this.by() === 'length'))
   /** What is tapped next; nothing when all are set. */
@@ -129,13 +139,14 @@ export class PhotoComingIn implements OnDestroy {
   }
 
   /** Goes on with one that was begun before: its marks stand again, and its edge is followed anew. */
-  async resume(file: File, { by, height, known, taps, sole, drawn }: MarkedPhoto): Promise<void> {
+  async resume(file: File, { by, height, known, taps, sole, more = [], drawn }: MarkedPhoto): Promise<void> {
     this.startOver()
     this.by.set(by)
     this.height.set(height)
     this.known.set(known)
     this.taps.set(taps)
     this.sole.set(sole)
+    this.more.set(more)
     await this.open(file)
     if (this.url() && !this.next()) await this.trace(false, drawn)
   }
@@ -214,13 +225,33 @@ export class PhotoComingIn implements OnDestroy {
   }
 
   async tapsSet(): Promise<void> {
+    this.more.set([])
     if (!this.next()) await this.trace()
+  }
+
+  /**
+   * A place of the picture where the edge runs: at a doubtful stretch that no hand has drawn yet the edge is followed anew by it,
+   * else the line gets a knot there.
+   */
+  async tapLine(pixel: Vec): Promise<void> {
+    const asks = this.object() === 'foot' && !this.hand.canUndo() && this.isDoubtful(pixel)
+    if (!asks) return this.add(pixel)
+    this.more.update((more) => [...more, pixel])
+    await this.trace()
+  }
+
+  private isDoubtful(pixel: Vec): boolean {
+    const traced = this.traced()
+    if (!traced) return false
+    const { station, off } = nearestAlong(traced.outline, placeAt(traced.view, pixel))
+    return off < TAP_REACH && traced.doubtful.some(([from, to]) => station >= from && station <= to)
   }
 
   startOver(): void {
     this.asked++
     this.taps.set({})
     this.sole.set({})
+    this.more.set([])
     this.clear()
   }
 
@@ -236,7 +267,7 @@ export class PhotoComingIn implements OnDestroy {
   letGo = (): Promise<void> => this.place()
 
   /** Puts a knot in where the line is nearest to a place of the picture. */
-  async add(pixel: Vec): Promise<void> {
+  private async add(pixel: Vec): Promise<void> {
     const view = this.view()
     if (!view) return
     this.hand.add(placeAt(view, pixel))
@@ -249,7 +280,10 @@ export class PhotoComingIn implements OnDestroy {
   }
 
   async undo(): Promise<void> {
-    if (this.hand.undo()) await this.place()
+    if (this.hand.undo()) return this.place()
+    if (this.more().length === 0) return
+    this.more.update((more) => more.slice(0, -1))
+    await this.trace()
   }
 
   /** A stretch through which a hand drew the line is not doubtful any more. */
@@ -298,7 +332,7 @@ export class PhotoComingIn implements OnDestroy {
     const length = this.by() === 'length'
     if (length ? long === undefined : !this.seen()) return
     const asked = ++this.asked
-    const before = scaled && this.canUndo() ? this.traced() : undefined
+    const before = scaled && this.hand.canUndo() ? this.traced() : undefined
     if (!before) this.clear()
     const taps = this.taps()
     await this.told('Following the edge', async () => {
@@ -307,6 +341,7 @@ export class PhotoComingIn implements OnDestroy {
         work: {
           ...{ object: this.object(), height: length ? 0 : this.height(), taps: this.tapped() },
           ...(this.focal35 !== undefined && { focal35: this.focal35 }),
+          ...(this.object() === 'foot' && { more: this.more(), known: this.wall() }),
         },
         ...(length && { known: { from: taps.from!, to: taps.to!, long: long! } }),
       })

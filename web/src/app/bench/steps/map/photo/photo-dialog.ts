@@ -56,6 +56,8 @@ const NAMED: Readonly<Record<Typed, string>> = {
 /** What is photographed. */
 export interface PhotoDialogData {
   object: 'foot' | 'shoe'
+  /** The wall of the foot as it was measured before, from the outer to the inner heel, mm. */
+  wall?: readonly Vec[] | undefined
 }
 
 /** What comes of it: the outline of this foot with figures of its sole, or the middle of a shoe's web from its outer to its inner heel, mm. */
@@ -93,7 +95,8 @@ export class PhotoDialog {
   protected readonly text = inject(FigureText)
   private readonly store = inject(Store)
   private readonly dialog = inject<MatDialogRef<PhotoDialog, FromPhoto>>(MatDialogRef)
-  protected readonly object = inject<PhotoDialogData>(MAT_DIALOG_DATA).object
+  private readonly data = inject<PhotoDialogData>(MAT_DIALOG_DATA)
+  protected readonly object = this.data.object
   private readonly kept = inject(KeptPictures)
   /** A place of the sole that the next tap sets. */
   protected readonly sole = signal<SolePlace | undefined>(undefined)
@@ -177,6 +180,7 @@ export class PhotoDialog {
 
   constructor() {
     this.coming.object.set(this.object)
+    this.coming.wall.set(this.data.wall)
     this.coming.line.set(this.printed() ?? PRINTED_LINE)
     onlyEscapeCloses(this.dialog)
     void this.unfinished.look()
@@ -250,7 +254,7 @@ export class PhotoDialog {
     else if (sole) {
       this.coming.setSole(sole, at)
       this.sole.set(undefined)
-    } else if (this.coming.knots().length > 0) await this.coming.add(at)
+    } else if (this.coming.knots().length > 0) await this.coming.tapLine(at)
   }
 
   protected held(key: string): void {

@@ -26,7 +26,7 @@ export type PhotoAsked =
   | { do: 'open'; file: Blob }
   | { do: 'practise'; object: PhotoWork['object']; card: Card['key']; seed: number }
   | { do: 'card'; card: NonNullable<PhotoWork['card']>; centreDistance: number }
-  | { do: 'trace'; work: Pick<PhotoWork, 'object' | 'height' | 'focal35' | 'taps'>; known?: KnownLength }
+  | { do: 'trace'; work: Omit<PhotoWork, 'card' | 'centreDistance'>; known?: KnownLength }
   | { do: 'keep'; above?: { view: View; frame: FromAbove } }
 
 /** What it answers, by what was asked. */
