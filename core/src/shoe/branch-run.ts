@@ -8,12 +8,22 @@ export interface BehindButtress {
   heelLength: Record<Half, number>
   /** How far they turn inward, radians off straight back. */
   turnedIn: number
+  /** How far the outer rim stands outside the run at a station of the outline, mm: so wide no turn may be too tight for it. */
+  reach: (station: number) => number
   /** Steps each is walked in, where somebody looks for its length: with others in between it would not grow evenly. */
   steps?: Record<Half, number>
 }
 
 /** Behind the buttress a branch turns straight back within this share of the outline's length (common practice, no source). */
 const TURNS_WITHIN = 0.05
+
+/**
+ * It turns no more tightly than by so many times what the rim stands outside of it: else the rim, which lies on the hollow side,
+ * would run together in a knot.
+ */
+const TIGHTEST = 2
+/** The tightest place of the turn is so many times tighter than the whole of it. */
+const TIGHT = 1.5
 
 /** Less than this is no length to carry on by, mm. */
 const LEAST = 1e-3
@@ -30,11 +40,12 @@ const STEP = 2
  */
 export function branchRun(
   outline: Track,
-  { heelLength, turnedIn, steps }: BehindButtress,
+  { heelLength, turnedIn, reach, steps }: BehindButtress,
 ): { run: Track; start: number } {
   const { lateral, medial } = heelLength
   const end = trackLength(outline)
-  const turn = end * TURNS_WITHIN
+  const turn = (way: Vec, aim: number, out: number): number =>
+    Math.max(end * TURNS_WITHIN, TIGHTEST * TIGHT * Math.abs(offBack(way) - aim) * out)
   const inner = sliceTrack(outline, Math.max(0, -lateral), end - Math.max(0, -medial))
   const last = outline.points.length - 1
   const [x, y] = outline.tangents[0]!
@@ -47,7 +58,7 @@ export function branchRun(
     outline.points[0]!,
     [-x, -y],
     lateral,
-    turn,
+    turn([-x, -y], -turnedIn, reach(0)),
     bend(0, 1, -1),
     -turnedIn,
     steps?.lateral ?? stepsOf(lateral),
@@ -56,7 +67,7 @@ export function branchRun(
     outline.points[last]!,
     outline.tangents[last]!,
     medial,
-    turn,
+    turn(outline.tangents[last]!, turnedIn, reach(end)),
     bend(last, last - 1, 1),
     turnedIn,
     steps?.medial ?? stepsOf(medial),

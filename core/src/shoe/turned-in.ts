@@ -19,7 +19,11 @@ export const asTheBulbs = ({ heelWidth, bulbLine }: Foot): number =>
 export function turnedIn(fit: Fit, foot: Foot, { track }: FootOutline, web: number): number {
   const { behind, heelLength, spread } = fit
   if (behind === 'straight back' || heelLength <= 0) return 0
-  const { run } = branchRun(track, { heelLength: { lateral: heelLength, medial: heelLength }, turnedIn: 0 })
+  const { run } = branchRun(track, {
+    heelLength: { lateral: heelLength, medial: heelLength },
+    turnedIn: 0,
+    reach: () => spread,
+  })
   const nearest = Math.min(run.points[0]![0], -run.points[run.points.length - 1]![0])
   const free = nearest + spread - web - foot.frogWidth / 2
   return Math.min(asTheBulbs(foot), Math.asin(Math.min(1, Math.max(0, free / heelLength))))

@@ -64,6 +64,22 @@ export function followed(nail: Nail, plan: Plan): { deepest: number; exit: numbe
 /** Lowest exit of a nail that may be called sound, mm: a little lower than Crescent's own limit. */
 const SOUND_EXIT = 10
 
+/** A line of a plain shoe turns by no more than this from one piece of it to the next, radians. */
+const TURNS = 1
+
+/** Knots in the middle line of a shoe without modifications: where it turns back on itself. */
+function knotFaults({ modifications, outline: { centreline } }: Plan): string[] {
+  if (modifications.length > 0) return []
+  const ways = centreline
+    .slice(1)
+    .map((to, i) => Math.atan2(to[1] - centreline[i]![1], to[0] - centreline[i]![0]))
+  const turns = ways
+    .slice(1)
+    .map((way, i) => Math.abs(Math.atan2(Math.sin(way - ways[i]!), Math.cos(way - ways[i]!))))
+  const most = Math.max(...turns)
+  return most > TURNS ? [`the centreline of a plain shoe turns by ${most.toFixed(2)} at once`] : []
+}
+
 function nailFaults(plan: Plan): string[] {
   return plan.nails.flatMap((nail) => {
     if (nail.verdict !== 'sound') return []
@@ -147,5 +163,6 @@ export function jumpAt(request: Request, figure: number): string | undefined {
 export const faultsOf = (plan: Plan): string[] => [
   ...notNumbers(plan).slice(0, 3),
   ...nailFaults(plan),
+  ...knotFaults(plan),
   ...placeFaults(plan),
 ]
