@@ -6,7 +6,7 @@ import { basename, join } from 'node:path'
 const { resolve } = createRequire(import.meta.url)
 const folder = join(import.meta.dirname, 'public', 'decoders')
 mkdirSync(folder, { recursive: true })
-for (const codec of ['charls', 'openjpeg']) {
+for (const codec of ['charls', 'openjpeg', 'libjpeg-turbo-8bit']) {
   const file = resolve(`@cornerstonejs/codec-${codec}/decodewasm`)
   copyFileSync(file, join(folder, basename(file)))
 }

@@ -13,3 +13,4 @@ export { drawnLines, type DrawnKind, type DrawnLine } from './radiographs/drawn-
 export { likelyPlaces } from './radiographs/likely-places'
 export { markingProblems } from './radiographs/marking-problems'
 export { footFromRadiograph, limitsFromRadiograph, type FootFromRadiograph } from './radiographs/onto-foot'
+export { looksLikeDicom } from './dicom/head'

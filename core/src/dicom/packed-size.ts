@@ -9,8 +9,8 @@ export function packedSize(
   return packing === 'jpeg-2000' ? siz(view) : frameHead(view)
 }
 
-/** Start of a lossless frame, and of a JPEG-LS frame (ISO/IEC 10918-1 B.2.2, 14495-1 C.2.2). */
-const FRAMES = [0xffc3, 0xfff7]
+/** Start of a frame: plain, progressive, lossless, and of JPEG-LS (ISO/IEC 10918-1 B.2.2, 14495-1 C.2.2). */
+const FRAMES = [0xffc0, 0xffc1, 0xffc2, 0xffc3, 0xfff7]
 
 function frameHead(view: DataView): { width: number; height: number } | undefined {
   // Marker segments one after the other, each with its length, up to the scan.

@@ -1,13 +1,18 @@
-import dicomParser, { type DataSet } from 'dicom-parser'
+import type { DataSet } from 'dicom-parser'
 import { unpacked, type Locate, type Packing } from './codecs'
 import type { DeepPicture, Window } from './deep-picture'
+import { openedFile } from './file-form'
+import { textOf } from './letters'
 import { packedSize } from './packed-size'
+import { unrolled } from './run-length'
 import { fileScale, type FileScale } from './scale'
+import { inSquarePixels, isSquare, pixelShape, type PixelShape } from './square-pixels'
+import { greyOfColours, pictureOf, type Modality } from './values'
 
 /** A radiograph out of a DICOM file. */
 export interface ReadRadiograph {
   picture: DeepPicture
-  /** The lowest values are white (MONOCHROME1). */
+  /** The lowest values are white. */
   inverted: boolean
   /** As the file wants it shown, where it says so. */
   window: Window | undefined
@@ -22,8 +27,11 @@ export type DicomRead = ({ ok: true } & ReadRadiograph) | { ok: false; problem: 
 const MOST_PIXELS = 40_000_000
 
 /** Ways in which pixels are written (DICOM PS3.5 annex A). */
-const PLAIN = ['1.2.840.10008.1.2', '1.2.840.10008.1.2.1']
+const BIG_ENDIAN = '1.2.840.10008.1.2.2'
+const RUNS = '1.2.840.10008.1.2.5'
+const PLAIN = ['1.2.840.10008.1.2', '1.2.840.10008.1.2.1', BIG_ENDIAN]
 const PACKED: Readonly<Record<string, Packing>> = {
+  '1.2.840.10008.1.2.4.50': 'jpeg',
   '1.2.840.10008.1.2.4.57': 'jpeg-lossless',
   '1.2.840.10008.1.2.4.70': 'jpeg-lossless',
   '1.2.840.10008.1.2.4.80': 'jpeg-ls',
@@ -43,9 +51,12 @@ const TOLD = [
 ] as const
 
 const DAMAGED = 'The radiograph is damaged: it could not be read to its end. Ask for the file once more.'
+const NONE = 'This is no radiograph: a DICOM file, or a picture of one (PNG, JPEG), is read.'
+const COLOURED = 'The picture in this file is coloured: a radiograph is grey.'
 
 /**
- * Reads a grey picture of 8 to 16 bits out of a DICOM file, plain or packed without loss, one frame.
+ * Reads a grey picture of 8 to 16 bits out of a DICOM file, plain or packed, one frame. Pixels that are longer one way than
+ * the other come out square.
  *
  * @param locate where the wasm of the decoders lies
  * @returns the radiograph, or a sentence that says why there is none; never throws
@@ -59,51 +70,39 @@ export async function readDicom(file: Uint8Array, locate?: Locate): Promise<Dico
 }
 
 async function reading(file: Uint8Array, locate: Locate): Promise<DicomRead> {
-  if (!isDicom(file))
-    return no('This is no radiograph: a DICOM file, or a picture of one (PNG, JPEG), is read.')
-  const said = dicomParser.parseDicom(file)
-  const syntax = said.string('x00020010') ?? ''
-  const packing = PACKED[syntax]
-  if (!packing && !PLAIN.includes(syntax))
+  const opened = openedFile(file)
+  if (!opened) return no(NONE)
+  const { said, syntax } = opened
+  if (!PACKED[syntax] && syntax !== RUNS && !PLAIN.includes(syntax))
     return no(
       'The radiograph is packed in a way that is not read here: ask for it uncompressed, or as JPEG lossless, JPEG-LS or JPEG 2000.',
     )
   const shape = shapeOf(said)
   if (typeof shape === 'string') return no(shape)
-  const pixels = said.elements['x7fe00010']
-  if (!pixels) return no('There is no picture in this file.')
-  const { width, height } = shape
-  let { bytes, signed } = {
-    bytes: file.subarray(pixels.dataOffset, pixels.dataOffset + pixels.length),
-    signed: shape.signed,
+  if (!said.elements['x7fe00010']) return no('There is no picture in this file.')
+  const written = await writtenPixels(said, syntax, shape, locate)
+  if (written === undefined) return no(DAMAGED)
+  const bytes =
+    shape.colours === 1
+      ? written.bytes
+      : greyOfColours(written.bytes, shape.width * shape.height, written.planar)
+  if (bytes === 'coloured') return no(COLOURED)
+  if (bytes === undefined) return no(DAMAGED)
+  const form = {
+    ...shape,
+    allocated: written.allocated,
+    signed: written.signed,
+    bigEndian: syntax === BIG_ENDIAN,
   }
-  let bits = shape.allocated
-  if (packing) {
-    const packed = wholeFrame(said)
-    // What it says of itself is looked at first: a decoder makes room for whatever it is told.
-    const size = packedSize(packing, packed)
-    if (size?.width !== width || size.height !== height) return no(DAMAGED)
-    const frame = await unpacked(packing, packed, locate)
-    if (frame.width !== width || frame.height !== height) return no(DAMAGED)
-    ;[bytes, signed, bits] = [frame.bytes, shape.signed || frame.signed, frame.bits > 8 ? 16 : 8]
-  }
-  const picture = pictureOf(bytes, bits, { ...shape, signed }, said)
+  const picture = pictureOf(bytes, form, modalityOf(said))
   if (!picture) return no(DAMAGED)
   return {
     ok: true,
-    picture,
-    inverted: shape.photometric === 'MONOCHROME1',
-    window: windowOf(said),
-    scale: fileScale({
-      imagerSpacing: numbers(said, 'x00181164'),
-      pixelSpacing: numbers(said, 'x00280030'),
-      ...optional('calibration', said.string('x00280a02')),
-      ...optional('magnification', number(said, 'x00181114')),
-      ...optional('sourceToDetector', number(said, 'x00181110')),
-      ...optional('sourceToObject', number(said, 'x00181111')),
-    }),
+    ...shownAs(said, shape.photometric),
+    picture: isSquare(shape.pixel) ? picture : inSquarePixels(picture, shape.pixel),
+    scale: scaleOf(said),
     told: TOLD.flatMap(([tag, label]) => {
-      const text = said.string(tag)?.replaceAll('^', ' ').trim()
+      const text = textOf(said, tag)
       return text ? [{ label, text }] : []
     }),
   }
@@ -111,17 +110,18 @@ async function reading(file: Uint8Array, locate: Locate): Promise<DicomRead> {
 
 const no = (problem: string): DicomRead => ({ ok: false, problem })
 
-/** 128 bytes of anything, then four letters (DICOM PS3.10 7.1). */
-const isDicom = (file: Uint8Array): boolean =>
-  file.length > 132 && String.fromCharCode(...file.subarray(128, 132)) === 'DICM'
-
 interface Shape {
   width: number
   height: number
-  allocated: number
+  allocated: 8 | 16
   stored: number
+  high: number
   signed: boolean
   photometric: string
+  colours: 1 | 3
+  /** All values of a colour stand before all of the next. */
+  planar: boolean
+  pixel: PixelShape
 }
 
 /** What the file says of its picture, or why it is none that is read here. */
@@ -129,23 +129,80 @@ function shapeOf(said: DataSet): Shape | string {
   const [height, width] = [said.uint16('x00280010') ?? 0, said.uint16('x00280011') ?? 0]
   const allocated = said.uint16('x00280100') ?? 0
   const stored = said.uint16('x00280101') ?? allocated
+  const high = said.uint16('x00280102') ?? stored - 1
   const photometric = said.string('x00280004') ?? ''
+  const colours = said.uint16('x00280002') ?? 1
   if (width < 16 || height < 16) return 'There is no picture in this file.'
   if (width * height > MOST_PIXELS)
     return `The radiograph has ${Math.round((width * height) / 1e6)} million pixels; at most ${MOST_PIXELS / 1e6} million are read.`
-  if ((said.uint16('x00280002') ?? 1) !== 1 || !photometric.startsWith('MONOCHROME'))
-    return 'The picture in this file is coloured: a radiograph is grey.'
-  if (![8, 16].includes(allocated) || stored < 8 || stored > allocated)
+  const grey = colours === 1 && photometric.startsWith('MONOCHROME')
+  const asColours = colours === 3 && allocated === 8 && /^(RGB|YBR)/.test(photometric)
+  if (!grey && !asColours) return COLOURED
+  if ((allocated !== 8 && allocated !== 16) || stored < 8 || stored > allocated)
     return `The radiograph has ${stored} bits to a pixel; 8 to 16 are read.`
+  if (high < stored - 1 || high >= allocated)
+    return `The radiograph says that its highest bit is ${high} of ${allocated}, with ${stored} in use: that cannot be.`
   if (Number(said.string('x00280008') ?? 1) > 1)
     return 'There is more than one picture in this file: ask for the lateral alone.'
-  return { width, height, allocated, stored, photometric, signed: said.uint16('x00280103') === 1 }
+  const pixel = pixelShape({
+    pixelSpacing: numbers(said, 'x00280030'),
+    imagerSpacing: numbers(said, 'x00181164'),
+    aspect: numbers(said, 'x00280034'),
+  })
+  if (!pixel)
+    return 'The radiograph says two things of how high and how wide its pixels are: nothing can be measured on it. Ask for the file once more.'
+  return {
+    ...{ width, height, allocated, stored, high, photometric, pixel },
+    colours: asColours ? 3 : 1,
+    planar: said.uint16('x00280006') === 1,
+    signed: said.uint16('x00280103') === 1,
+  }
+}
+
+/** Pixels as bytes, once they are unpacked. */
+interface Written {
+  bytes: Uint8Array
+  allocated: 8 | 16
+  signed: boolean
+  planar: boolean
+}
+
+/** @returns undefined where bytes are missing, or a packed picture is another than the file says */
+async function writtenPixels(
+  said: DataSet,
+  syntax: string,
+  shape: Shape,
+  locate: Locate,
+): Promise<Written | undefined> {
+  const { width, height, allocated, signed, planar, colours } = shape
+  const packing = PACKED[syntax]
+  if (packing) {
+    const packed = wholeFrame(said)
+    // What it says of itself is looked at first: a decoder makes room for whatever it is told.
+    const size = packedSize(packing, packed)
+    if (size?.width !== width || size.height !== height) return undefined
+    const frame = await unpacked(packing, packed, locate)
+    if (frame.width !== width || frame.height !== height || frame.colours !== colours) return undefined
+    return {
+      bytes: frame.bytes,
+      allocated: frame.bits > 8 ? 16 : 8,
+      signed: signed || frame.signed,
+      planar: false,
+    }
+  }
+  if (syntax === RUNS) {
+    const bytes = unrolled(wholeFrame(said), width * height, (allocated / 8) * colours)
+    // Planes come out one value after the other, the last colour first.
+    return bytes && { bytes, allocated, signed, planar: false }
+  }
+  const pixels = said.elements['x7fe00010']!
+  const { dataOffset, length } = pixels
+  return { bytes: said.byteArray.subarray(dataOffset, dataOffset + length), allocated, signed, planar }
 }
 
 /** The packed bytes of the one frame, its fragments put together. */
 function wholeFrame(said: DataSet): Uint8Array {
-  const pixels = said.elements['x7fe00010']!
-  const fragments = pixels.fragments ?? []
+  const fragments = said.elements['x7fe00010']!.fragments ?? []
   const parts = fragments.map(({ position, length }) => said.byteArray.subarray(position, position + length))
   const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0))
   let at = 0
@@ -156,58 +213,63 @@ function wholeFrame(said: DataSet): Uint8Array {
   return whole
 }
 
-/**
- * The picture out of its bytes: values of so many bits, those above the stored ones cut off, after slope and intercept.
- *
- * @returns undefined where bytes are missing
- */
-function pictureOf(bytes: Uint8Array, bits: number, shape: Shape, said: DataSet): DeepPicture | undefined {
-  const { width, height, signed, stored } = shape
-  const count = width * height
-  if (bytes.length < count * (bits / 8)) return undefined
-  const slope = number(said, 'x00281053') ?? 1
-  const intercept = number(said, 'x00281052') ?? 0
-  const mask = 2 ** stored - 1
-  const raw = bits === 8 ? bytes.subarray(0, count) : words(bytes, count)
-  // Nothing to be worked out, and nothing to be cut off: the values stay where they are.
-  if (!signed && slope === 1 && intercept === 0 && keepTo(raw, mask)) return { width, height, data: raw }
-  // What lies above it is less than nothing, in two's complement.
-  const top = signed ? mask >> 1 : mask
-  const data = new Float32Array(count)
-  for (let i = 0; i < count; i++) {
-    const kept = raw[i]! & mask
-    data[i] = (kept > top ? kept - mask - 1 : kept) * slope + intercept
+/** A table that a file lays its values out by (DICOM PS3.3 C.11.1). */
+function tableOf(said: DataSet, sequence: string): { from: number; table: number[] } | undefined {
+  const own = said.elements[sequence]?.items?.[0]?.dataSet
+  const data = own?.elements['x00283006']
+  if (!own || !data) return undefined
+  const [entries, first, bits] = [0, 1, 2].map((i) => own.uint16('x00283002', i) ?? 0) as [
+    number,
+    number,
+    number,
+  ]
+  const signed = said.uint16('x00280103') === 1
+  const count = entries === 0 ? 65536 : entries
+  const wide = data.length >= 2 * count ? 2 : 1
+  if (data.length < count * wide || bits < 1) return undefined
+  const table = Array.from({ length: count }, (_, i) =>
+    wide === 2 ? own.uint16('x00283006', i)! : own.byteArray[data.dataOffset + i]!,
+  )
+  return { from: signed && first > 0x7fff ? first - 0x10000 : first, table }
+}
+
+const modalityOf = (said: DataSet): Modality =>
+  tableOf(said, 'x00283000') ?? {
+    slope: number(said, 'x00281053') ?? 1,
+    intercept: number(said, 'x00281052') ?? 0,
   }
-  return { width, height, data }
-}
 
-/** Whether no value has a bit that the mask, of 8 bits or more, has not. */
-function keepTo(raw: Uint8Array | Uint16Array, mask: number): boolean {
-  if (raw instanceof Uint8Array || mask === 0xffff) return true
-  // Two at once, as whole numbers: there are millions of them. Those that do not begin where such a number may come singly.
-  const single = raw.byteOffset % 4 === 0 ? 0 : 1
-  const pairs = new Int32Array(raw.buffer, raw.byteOffset + 2 * single, (raw.length - single) >> 1)
-  let bits = (raw[0] ?? 0) | (raw[raw.length - 1] ?? 0)
-  for (let i = 0; i < pairs.length; i++) bits |= pairs[i]!
-  return ((bits | (bits >>> 16)) & 0xffff & ~mask) === 0
-}
-
-/** Two bytes a value, the lower first, as DICOM writes them and nearly every machine keeps them. */
-function words(bytes: Uint8Array, count: number): Uint16Array {
-  if (!LOW_FIRST) {
-    const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
-    return Uint16Array.from({ length: count }, (_, i) => view.getUint16(i * 2, true))
-  }
-  // A value must begin at an even byte of its memory.
-  return bytes.byteOffset % 2 === 0
-    ? new Uint16Array(bytes.buffer, bytes.byteOffset, count)
-    : new Uint16Array(bytes.slice(0, count * 2).buffer)
-}
-const LOW_FIRST = new Uint8Array(Uint16Array.of(1).buffer)[0] === 1
-
-function windowOf(said: DataSet): Window | undefined {
+/** How it is to be shown: in which window, and whether its lowest values are white. */
+function shownAs(said: DataSet, photometric: string): Pick<ReadRadiograph, 'window' | 'inverted'> {
   const [centre, width] = [number(said, 'x00281050'), number(said, 'x00281051')]
-  return centre !== undefined && width !== undefined && width >= 1 ? { centre, width } : undefined
+  // The one way of saying it goes with the other (DICOM PS3.3 C.8.11.3.1.2): together they do not turn it back.
+  const inverted = photometric === 'MONOCHROME1' || said.string('x20500020')?.trim() === 'INVERSE'
+  if (centre !== undefined && width !== undefined && width >= 1)
+    return { window: { centre, width }, inverted }
+  // Of a table for the eye its ends are minded, and which way it runs.
+  const eye = tableOf(said, 'x00283010')
+  if (!eye) return { window: undefined, inverted }
+  const { from, table } = eye
+  return {
+    window: { centre: from + (table.length - 1) / 2, width: table.length },
+    inverted: inverted !== table[0]! > table[table.length - 1]!,
+  }
+}
+
+/** The scale of its pixels once they are square: as small as they were the shorter way. */
+function scaleOf(said: DataSet): FileScale {
+  const shorter = (tag: string): number[] => {
+    const [high, wide] = numbers(said, tag)
+    return high === undefined || wide === undefined ? [] : [Math.min(high, wide), Math.min(high, wide)]
+  }
+  return fileScale({
+    imagerSpacing: shorter('x00181164'),
+    pixelSpacing: shorter('x00280030'),
+    ...optional('calibration', said.string('x00280a02')),
+    ...optional('magnification', number(said, 'x00181114')),
+    ...optional('sourceToDetector', number(said, 'x00181110')),
+    ...optional('sourceToObject', number(said, 'x00181111')),
+  })
 }
 
 function numbers(said: DataSet, tag: string): number[] {

@@ -25,7 +25,7 @@ export async function packed(kind: 'jpeg-ls' | 'jpeg-2000' | 'jpeg-lossless', gr
   const { width, height, data } = grey
   encoder
     .getDecodedBuffer({ width, height, bitsPerSample: bits, componentCount: 1, isSigned: false })
-    .set(new Uint8Array(data.buffer))
+    .set(bits > 8 ? new Uint8Array(data.buffer) : Uint8Array.from(data))
   encoder.setQuality?.(true, 0)
   encoder.encode()
   const bytes = encoder.getEncodedBuffer().slice()

@@ -5,6 +5,9 @@ declare module 'dcmjs' {
   const dcmjs: {
     data: {
       DicomMetaDictionary: Dictionary
+      DicomMessage: {
+        readFile: (file: ArrayBuffer) => { meta: Record<string, unknown>; dict: Record<string, unknown> }
+      }
       DicomDict: new (meta: Record<string, unknown>) => {
         dict: Record<string, unknown>
         write: () => ArrayBuffer

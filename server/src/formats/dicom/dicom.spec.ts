@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import dcmjs from 'dcmjs'
 import { describe, expect, it } from 'vitest'
 import { greyShown, readDicom, windowsOf } from '@crescent/core/dicom'
 import { madeUpRadiograph } from '@crescent/core/made-up'
@@ -27,11 +28,49 @@ describe('a radiograph that a library from the registry wrote', () => {
     expect(found.inverted).toBe(false)
   })
 
+  it('has every attribute that a checker of the standard asks for', () => {
+    const { dict, meta } = dcmjs.data.DicomMessage.readFile(new Uint8Array(dicomOf(picture, USUAL)).buffer)
+    // As dciodvfy (dicom3tools 1.00) listed them: types 1 and 2 of a digital X-ray for presentation.
+    const asked =
+      '00100020 00100030 00100040 00080030 00080090 00200010 00080050 00200011 00080068 00080070 00200013 00200020 ' +
+      '00082218 00080008 00281040 00281041 00281052 00281053 00281054 20500020 00282110 00280301 00187004 00181164 ' +
+      '00280a04 00400555 00281050 00281051'
+    expect(asked.split(' ').filter((tag) => !(tag.toUpperCase() in dict))).toEqual([])
+    expect('00020001' in meta).toBe(true)
+  })
+
   it.each(['jpeg-ls', 'jpeg-2000', 'jpeg-lossless'] as const)(
     'packed as %s is the same to the pixel',
     async (kind) => {
       const found = await read({ packed: await packed(kind, picture) })
       expect(Array.from(found.picture.data)).toEqual(Array.from(picture.data))
+    },
+  )
+
+  it.each(['jpeg-ls', 'jpeg-2000'] as const)(
+    'of 8 bits packed as %s is the same to the pixel',
+    async (kind) => {
+      const small = { ...picture, data: picture.data.map((value) => value >> 6) }
+      const eight = { BitsAllocated: 8, BitsStored: 8, HighBit: 7 }
+      const found = await read({ packed: await packed(kind, small, 8), more: eight }, small)
+      expect(Array.from(found.picture.data)).toEqual(Array.from(small.data))
+    },
+  )
+
+  it.each(['jpeg-ls', 'jpeg-2000', 'jpeg-lossless'] as const)(
+    'packed as %s and cut off is refused, never filled up',
+    async (kind) => {
+      const { syntax, bytes } = await packed(kind, picture)
+      const short = bytes.slice(0, Math.floor(bytes.length * 0.7))
+      expect(await problemOf(dicomOf(picture, { ...USUAL, packed: { syntax, bytes: short } }))).toContain(
+        'damaged',
+      )
+      // And where somebody closed it again.
+      short.set([0xff, 0xd9], short.length - 2)
+      if (kind !== 'jpeg-2000')
+        expect(await problemOf(dicomOf(picture, { ...USUAL, packed: { syntax, bytes: short } }))).toContain(
+          'damaged',
+        )
     },
   )
 
@@ -78,7 +117,8 @@ describe('a radiograph that a library from the registry wrote', () => {
     expect(await scale({ ImagerPixelSpacing: [0.2, 0.2], PixelSpacing: [0.2, 0.2] })).toMatchObject({
       by: 'detector',
     })
-    expect(await scale({ ImagerPixelSpacing: [0.2, 0.3] })).toEqual({ by: 'unsaid' })
+    expect(await scale({ ImagerPixelSpacing: undefined })).toEqual({ by: 'unsaid' })
+    expect(await scale({ ImagerPixelSpacing: [0.2, 0.3] })).toEqual({ by: 'detector', mmPerPixel: 0.2 })
   })
 })
 
@@ -98,7 +138,7 @@ describe('a file that is none', () => {
     ).toContain('900 million pixels')
     const whole = dicomOf(picture, USUAL)
     expect(await problemOf(whole.subarray(0, whole.length - 20_000))).toContain('damaged')
-    const packing = { packed: { syntax: '1.2.840.10008.1.2.4.50', bytes: Uint8Array.of(255, 216, 255, 217) } }
+    const packing = { packed: { syntax: '1.2.840.10008.1.2.4.51', bytes: Uint8Array.of(255, 216, 255, 217) } }
     expect(await problemOf(dicomOf(picture, { ...USUAL, ...packing }))).toContain('JPEG-LS')
   })
 

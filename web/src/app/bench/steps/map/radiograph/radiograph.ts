@@ -8,6 +8,7 @@ import {
   footFromRadiograph,
   LEAST_SOLE,
   limitsFromRadiograph,
+  looksLikeDicom,
   markingProblems,
   trimPlan,
   type RadiographFigure,
@@ -116,10 +117,9 @@ export class Radiograph {
    */
   async take(file: File, begun: () => void = () => undefined): Promise<void> {
     if (file.size > MOST_BYTES) return this.fails('This file is larger than any radiograph: 200 MB are read.')
-    const mark = new Uint8Array(await file.slice(128, 132).arrayBuffer())
-    const dicom = String.fromCharCode(...mark) === 'DICM'
+    const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
+    const dicom = looksLikeDicom(head)
     if (!dicom) {
-      const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
       if (isHeic(head)) return this.fails(FILE_WORDS.heic)
       const read = await photoHead(head)
       if (!read.ok)
