@@ -1,7 +1,7 @@
 // The front door to what a photograph is worked with: its card, how its plane is seen, its taps, the knots of its line.
 export { CARDS, cornersOf, MARK_IDS, PRINTED_LINE, type Card } from './photographs/card'
 export { acrossEach, lengthOf, steepness, type DrawnLine } from './photographs/drawn-line'
-export { FILE_WORDS, FOCAL_TAG, focalSaid, isHeic } from './photographs/file-words'
+export { FILE_WORDS, FOCAL_TAG, focalSaid, unreadPicture } from './photographs/file-words'
 export { aboveOf, inAbove, type FromAbove } from './photographs/from-above'
 export { fromToe } from './photographs/from-toe'
 export { laidAt, laidOver, type LaidOver } from './photographs/laid-over'

@@ -64,8 +64,8 @@ export function followed(nail: Nail, plan: Plan): { deepest: number; exit: numbe
 /** Lowest exit of a nail that may be called sound, mm: a little lower than Crescent's own limit. */
 const SOUND_EXIT = 10
 
-/** A line of a plain shoe turns by no more than this from one piece of it to the next, radians. */
-const TURNS = 1
+/** The middle line of a plain shoe turns by no more than this from one piece of it to the next, radians: a web too wide for its foot makes a corner, a knot turns back. */
+const TURNS = 2.5
 
 /** Knots in the middle line of a shoe without modifications: where it turns back on itself. */
 function knotFaults({ modifications, outline: { centreline } }: Plan): string[] {

@@ -109,6 +109,11 @@ describe('a file', () => {
     expect(await problemOf(bomb)).toContain('200 million pixels')
     const heic = Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)])
     expect(await problemOf(heic)).toContain('HEIC')
+    const grey = sharp({ create: { width: 24, height: 16, channels: 3, background: '#777' } })
+    for (const kind of ['avif', 'tiff', 'gif'] as const)
+      expect(await problemOf(await grey.clone()[kind]().toBuffer())).toMatch(
+        new RegExp(`${kind.toUpperCase()}.*save it as JPEG or PNG`),
+      )
     expect(await problemOf(await plain(30, 20).gif().toBuffer())).toContain('no photograph')
   })
 })

@@ -2,8 +2,8 @@ import {
   FILE_WORDS,
   FOCAL_TAG,
   focalSaid,
-  isHeic,
   MOST_PIXELS,
+  unreadPicture,
   type Picture,
 } from '@crescent/core/photographs'
 import exifr from 'exifr'
@@ -27,7 +27,8 @@ const KINDS = ['jpeg', 'png', 'webp']
  * @throws NoPicture for anything else, with the way out
  */
 export async function readPicture(file: Uint8Array): Promise<ReadPicture> {
-  if (isHeic(file)) throw new NoPicture(FILE_WORDS.heic)
+  const unread = unreadPicture(file)
+  if (unread) throw new NoPicture(unread)
   // Only the head of the file is read here, however large its picture is.
   const { format, width, height } = await sharp(file, { limitInputPixels: false })
     .metadata()

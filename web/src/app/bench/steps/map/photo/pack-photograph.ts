@@ -1,5 +1,5 @@
 import type { KeptJpeg } from '../../../../common/kept-jpeg'
-import { HEAD_BYTES, photoHead } from './photo-head'
+import { photoHead } from './photo-head'
 import type { PhotoTracer } from './photo-tracer'
 
 /** The kinds of files a photograph is read from. */
@@ -10,7 +10,7 @@ export async function packPhotograph(
   tracer: PhotoTracer,
   file: File,
 ): Promise<({ ok: true } & KeptJpeg) | { ok: false; problem: string }> {
-  const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+  const head = await photoHead(file)
   if (!head.ok) return head
   const opened = await tracer.ask({ do: 'open', file })
   return opened.ok ? tracer.ask({ do: 'keep' }) : opened

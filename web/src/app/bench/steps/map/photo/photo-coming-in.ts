@@ -23,7 +23,7 @@ import { firstValueFrom } from 'rxjs'
 import { Api, failureText, type PlacedOutline } from '../../../../state/api'
 import type { NewPicture } from '../pictures/kept-pictures'
 import { HandLine } from './hand-line'
-import { HEAD_BYTES, photoHead } from './photo-head'
+import { photoHead } from './photo-head'
 import {
   placesAsked,
   type AskedPlace,
@@ -157,7 +157,7 @@ export class PhotoComingIn implements OnDestroy {
     this.seen.set(undefined)
     this.size.set(undefined)
     await this.told('Reading the photograph', async () => {
-      const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+      const head = await photoHead(file)
       if (!head.ok) return head.problem
       this.focal35 = head.focal35
       const opened = await this.tracer.ask({ do: 'open', file })

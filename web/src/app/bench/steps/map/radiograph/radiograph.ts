@@ -2,7 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core'
 import { limitsInWords, type NailLimit, type Told, type Vec } from '@crescent/core'
 import type { Window } from '@crescent/core/dicom'
 import { CARRIED_OUT, handOver, type CarriedOut, type HandedOver } from '@crescent/core/handing-over'
-import { FILE_WORDS, isHeic } from '@crescent/core/photographs'
+import { FILE_WORDS } from '@crescent/core/photographs'
 import {
   drawnLines,
   footFromRadiograph,
@@ -22,7 +22,7 @@ import { benchActions, benchFeature, selectSeen } from '../../../../state/bench/
 import { footInput } from '../../../../state/bench/draft'
 import { workshopFor } from '../../../../state/bench/workshop-for'
 import { lookActions } from '../../../../state/look/look.feature'
-import { HEAD_BYTES, photoHead } from '../photo/photo-head'
+import { photoHead } from '../photo/photo-head'
 import {
   aboutMm,
   askedNext,
@@ -40,6 +40,8 @@ import type { OpenedPlate } from './plate-work'
 const LOOKS: Readonly<Record<DrawnKind, PictureLine['kind']>> = {
   ...{ wall: 'guide', bone: 'bone', ground: 'guide', distance: 'guide', trim: 'trim' },
 }
+/** The head of a DICOM file, bytes. */
+const DICOM_HEAD = 132
 /** Larger files than this are no single radiograph. */
 const MOST_BYTES = 200 * 1024 * 1024
 /** What is usually aimed at, until somebody says otherwise. */
@@ -117,11 +119,10 @@ export class Radiograph {
    */
   async take(file: File, begun: () => void = () => undefined): Promise<void> {
     if (file.size > MOST_BYTES) return this.fails('This file is larger than any radiograph: 200 MB are read.')
-    const head = new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer())
+    const head = new Uint8Array(await file.slice(0, DICOM_HEAD).arrayBuffer())
     const dicom = looksLikeDicom(head)
     if (!dicom) {
-      if (isHeic(head)) return this.fails(FILE_WORDS.heic)
-      const read = await photoHead(head)
+      const read = await photoHead(file)
       if (!read.ok)
         return this.fails(
           read.problem === FILE_WORDS.other

@@ -15,7 +15,7 @@ import { FileButton } from '../../../../common/file-button'
 import { onlyEscapeCloses } from '../../../../common/only-escape-closes'
 import { PictureSheet, type PictureLine, type PictureMark } from '../../../../drawing/picture-sheet'
 import { PHOTOGRAPH_FILES, packPhotograph } from '../../map/photo/pack-photograph'
-import { HEAD_BYTES, photoHead } from '../../map/photo/photo-head'
+import { photoHead } from '../../map/photo/photo-head'
 import { PhotoTracer } from '../../map/photo/photo-tracer'
 import { KeptPictures } from '../../map/pictures/kept-pictures'
 
@@ -159,7 +159,7 @@ export class TracksDialog {
 
   protected async take(file: File): Promise<void> {
     this.failure.set('')
-    const head = await photoHead(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+    const head = await photoHead(file)
     if (!head.ok) return this.failure.set(head.problem)
     try {
       const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
