@@ -114,6 +114,6 @@ describe('a file', () => {
       expect(await problemOf(await grey.clone()[kind]().toBuffer())).toMatch(
         new RegExp(`${kind.toUpperCase()}.*save it as JPEG or PNG`),
       )
-    expect(await problemOf(await plain(30, 20).gif().toBuffer())).toContain('no photograph')
+    expect(await problemOf(await plain(30, 20).gif().toBuffer())).toContain('GIF')
   })
 })
