@@ -105,32 +105,70 @@ function casteljau(controls: readonly Vec[], t: number): Vec {
   return row[0]!
 }
 
-/** Chords between two knots of a spline. */
-const BETWEEN_KNOTS = 24
+/** The fewest chords between two knots of a spline. */
+const BETWEEN_KNOTS = 8
 
-/** A B-spline by its control points and knots (de Boor's walk through them); undefined where these do not belong together. */
+/**
+ * A B-spline by its control points, knots and weights (de Boor's walk through them).
+ *
+ * @param weights of a rational one, above 0; all alike where they are not given
+ * @returns undefined where these do not belong together
+ */
 export function bSpline(
   controls: readonly Vec[],
   knots: readonly number[],
   degree: number,
+  weights: readonly number[] = [],
 ): Vec[] | undefined {
   const n = controls.length
   const belongs = degree >= 1 && degree <= 10 && n > degree && knots.length === n + degree + 1
+  if (weights.length > 0 && (weights.length !== n || weights.some((weight) => !(weight > 0))))
+    return undefined
+  const weighed = controls.map(([x, y], i): Weighed => {
+    const weight = weights[i] ?? 1
+    return [x * weight, y * weight, weight]
+  })
   if (!belongs || knots.some((knot, i) => !Number.isFinite(knot) || (i > 0 && knot < knots[i - 1]!)))
     return undefined
   const points: Vec[] = []
   for (let span = degree; span < n; span++) {
     const [low, high] = [knots[span]!, knots[span + 1]!]
     if (high <= low) continue
-    const last = span === n - 1 ? BETWEEN_KNOTS : BETWEEN_KNOTS - 1
-    for (let i = 0; i <= last; i++)
-      points.push(deBoor(controls, knots, degree, span, low + ((high - low) * i) / BETWEEN_KNOTS))
+    const at = (t: number) => deBoor(weighed, knots, degree, span, t)
+    const stops = Array.from(
+      { length: BETWEEN_KNOTS + 1 },
+      (_, i) => low + ((high - low) * i) / BETWEEN_KNOTS,
+    )
+    stops.slice(1).forEach((to, i) => points.push(...chordsOf(at, [stops[i]!, at(stops[i]!)], [to, at(to)])))
+    if (span === n - 1) points.push(at(high))
   }
   return points.length > 1 ? points : undefined
 }
 
+/** A piece is halved so often at most. */
+const HALVINGS = 8
+
+/** Where chords along a curve begin, between two of its places, so many that none strays further than it may. */
+function chordsOf(
+  at: (t: number) => Vec,
+  from: readonly [number, Vec],
+  to: readonly [number, Vec],
+  halved = 0,
+): Vec[] {
+  const middle = (from[0] + to[0]) / 2
+  const there = at(middle)
+  const [[ax, ay], [bx, by]] = [from[1], to[1]]
+  const off = Math.hypot(there[0] - (ax + bx) / 2, there[1] - (ay + by) / 2)
+  if (off <= CHORD || halved === HALVINGS) return [from[1]]
+  const half = [middle, there] as const
+  return [...chordsOf(at, from, half, halved + 1), ...chordsOf(at, half, to, halved + 1)]
+}
+
+/** A place times its weight, and the weight: rational curves are plain ones of these. */
+type Weighed = readonly [x: number, y: number, weight: number]
+
 function deBoor(
-  controls: readonly Vec[],
+  controls: readonly Weighed[],
   knots: readonly number[],
   degree: number,
   span: number,
@@ -143,7 +181,9 @@ function deBoor(
       const wide = knots[span + 1 + j - level]! - low
       const share = wide === 0 ? 0 : (at - low) / wide
       const [a, b] = [row[j - 1]!, row[j]!]
-      row[j] = [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]
+      const between = (axis: 0 | 1 | 2) => a[axis] + (b[axis] - a[axis]) * share
+      row[j] = [between(0), between(1), between(2)]
     }
-  return row[degree]!
+  const [x, y, weight] = row[degree]!
+  return [x / weight, y / weight]
 }
