@@ -101,7 +101,10 @@ class Intake {
   readonly report: ImportReport = { added: 0, unchanged: 0, kept: [], keptMore: 0 }
   readonly problems: RequestProblem[] = []
   private readonly head = new Set<string>()
-  private readonly lists: string[] = []
+  private readonly lists = new Set<string>()
+  private list: string | undefined
+  /** Versions that came before the patterns they are of: nobody knows yet whether they are wanted. */
+  private readonly early: StoredPattern[] = []
   /** Versions of these are wanted: from when they were new here, or of those before what is stored. */
   private readonly versionsOf = new Map<string, number>()
 
@@ -125,15 +128,19 @@ class Intake {
         this.refuse(`${path}.${key}`, 'lies after tomorrow: the clock it comes from was wrong')
     for (const problem of known.check(record)) this.refuse(`${path}.${problem.path}`, problem.message)
     if (this.problems.length > 0) return
-    if (list === 'patternVersions') this.bringVersion(record as StoredPattern)
+    if (list === 'patternVersions')
+      if (this.lists.has('patterns')) this.bringVersion(record as StoredPattern)
+      else this.early.push(record as StoredPattern)
     else this.bring(list, record)
   }
 
   /** Whether everything was there, once the file is at its end. */
   finish(): void {
     if (this.problems.length >= ENOUGH_PROBLEMS) return
-    for (const key of Object.keys(HEAD))
-      if (!this.head.has(key)) this.refuse(key, 'Invalid input: received undefined')
+    for (const [key, schema] of Object.entries(HEAD))
+      if (!this.head.has(key) && !schema.safeParse(undefined).success)
+        this.refuse(key, 'Invalid input: received undefined')
+    if (this.problems.length === 0) for (const version of this.early) this.bringVersion(version)
   }
 
   private takeHead(key: string, value: unknown): void {
@@ -142,15 +149,21 @@ class Intake {
     const read = schema?.safeParse(value)
     if (!read) this.refuse(key, 'is not known')
     else if (!read.success) this.refuse(key, problemsOf(read.error)[0]!.message)
+    else if (key === 'practice') this.name(String(read.data))
   }
 
-  /** Lists come in the order in which they are written: what is pointed at first. */
+  /** A practice that has no name yet takes that of the library. */
+  private name(name: string): void {
+    const { facts } = this.practice
+    if (facts.current().name === '' && !facts.current().demo) facts.set({ name })
+  }
+
+  /** Lists may stand in any order, each once: whatever sorts a file by its keys may have been at it. */
   private follow(list: string): void {
-    if (this.lists[this.lists.length - 1] === list) return
-    const order = Object.keys(LISTS)
-    if (this.lists.some((before) => order.indexOf(before) >= order.indexOf(list)))
-      this.refuse(list, 'stands in another order than Library out writes')
-    this.lists.push(list)
+    if (this.list === list) return
+    if (this.lists.has(list)) this.refuse(list, 'stands twice in the file')
+    this.lists.add(list)
+    this.list = list
   }
 
   private bring(list: string, record: Stored): void {

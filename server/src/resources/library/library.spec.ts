@@ -104,20 +104,50 @@ describe('a library that comes in', () => {
     expect(fault.problems).toHaveLength(100)
   })
 
-  it('is told when its lists stand in an order in which something would be missed', async () => {
-    addHorse(bed.practice)
-    const { owners, horses, visits, ...rest } = await libraryOf(bed)
+  it('comes in whole in whatever order its keys stand, and says where a list stands twice', async () => {
+    const { horse } = addHorse(bed.practice)
+    const pattern = design(horse.id)
+    savePattern(bed.practice, { ...pattern, version: 0, name: 'First' })
+    savePattern(bed.practice, { ...pattern, version: 1, name: 'Second' })
+    const whole = await libraryOf(bed)
     const here = makeBed()
-    const fault = (await bringIn(here, { ...rest, horses, owners, visits }).catch(
-      (error: unknown) => error,
-    )) as {
-      problems: { path: string; message: string }[]
+    for (const order of ['sorted', 'backward'] as const) {
+      const other = makeBed()
+      const keys = Object.keys(whole).sort()
+      if (order === 'backward') keys.reverse()
+      await bringIn(other, Object.fromEntries(keys.map((key) => [key, whole[key]])))
+      expect({ ...(await libraryOf(other)), exportedAt: '' }).toEqual({ ...whole, exportedAt: '' })
+      const found = (of: Bed) => of.practice.horses.search(horse.name, false, 9).map(({ id }) => id)
+      expect(found(other)).toEqual(found(bed))
+      other.remove()
     }
-    expect(fault.problems).toEqual([
-      { path: 'owners', message: 'stands in another order than Library out writes' },
-    ])
-    expect((await bringIn(here, { ...rest, owners, horses, visits })).added).toBe(3)
+    const text = JSON.stringify(whole)
+    const twice = text.replace(/}$/, `,"owners":${JSON.stringify(whole['owners'])}}`)
+    const fault = (await bringIn(here, twice).catch((error: unknown) => error)) as { problems: unknown[] }
+    if (whole['owners']!.length > 0)
+      expect(fault.problems).toEqual([{ path: 'owners', message: 'stands twice in the file' }])
     here.remove()
+  })
+
+  it('carries the name of its practice, which a practice without one takes and no other', async () => {
+    bed.practice.facts.set({ name: 'North Shore Forge', demo: false })
+    const library: Record<string, unknown> = await libraryOf(bed)
+    expect(library['practice']).toBe('North Shore Forge')
+    const [blank, named, demo] = [makeBed(), makeBed(), makeBed()]
+    named.practice.facts.set({ name: 'Eel Bay' })
+    demo.practice.facts.set({ demo: true })
+    const names = []
+    for (const here of [blank, named, demo]) {
+      await bringIn(here, library)
+      names.push(here.practice.facts.current().name)
+      here.remove()
+    }
+    expect(names).toEqual(['North Shore Forge', 'Eel Bay', ''])
+    // Of an older Crescent there is none.
+    const { practice: _none, ...older } = library
+    const again = makeBed()
+    expect((await bringIn(again, older)).added).toBe(0)
+    again.remove()
   })
 
   it('wrong from its start and still on its way is answered all the same, in words', async () => {

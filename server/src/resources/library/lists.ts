@@ -25,6 +25,8 @@ export const HEAD = {
   format: z.literal('crescent-library'),
   formatVersion: z.literal(1),
   exportedAt: z.iso.datetime(),
+  /** The practice it was written by; none where it has no name, or an older Crescent wrote it. */
+  practice: z.string().max(200).optional(),
 } as const
 
 /** One list of a library: what its records are, and where they go. */
@@ -52,7 +54,7 @@ function planProblems({ foot, shoe, workshop }: StoredPattern): readonly Problem
 
 const none = (): Problem[] => []
 
-/** The lists of a library in their order: what is pointed at comes before what points at it. */
+/** The lists of a library in the order they are written in: what is pointed at comes before what points at it. */
 export const LISTS: Readonly<Record<string, LibraryList>> = {
   owners: list({ kind: 'owner', schema: ownerSchema, check: none, table: ({ owners }) => owners }),
   horses: list({ kind: 'horse', schema: horseSchema, check: none, table: ({ horses }) => horses }),

@@ -31,7 +31,14 @@ export async function* libraryText(file: string): AsyncGenerator<string> {
 function* partsOf(db: Database.Database): Generator<string> {
   const practice = practiceOn(db)
   const exportedAt = new Date().toISOString()
-  yield `{"format":"crescent-library","formatVersion":1,"exportedAt":"${exportedAt}"`
+  const { name, demo } = practice.facts.current()
+  const head = {
+    format: 'crescent-library',
+    formatVersion: 1,
+    exportedAt,
+    ...(name !== '' && !demo && { practice: name }),
+  }
+  yield JSON.stringify(head).slice(0, -1)
   const {
     owners,
     horses,
