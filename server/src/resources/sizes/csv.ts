@@ -55,8 +55,10 @@ const NAMED = 60
  * @param unit of bare numbers
  */
 export function readCsv(text: string, unit: LengthUnit = 'mm'): CsvRead {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
+  if (text.includes(LOST)) return whole('A letter of this table could not be read: save it as UTF-8')
+  const { table, delimiter, before } = withoutSign(text.replace(/^\uFEFF/, ''))
+  const { data, meta } = Papa.parse<Record<string, string>>(table, {
+    ...{ header: true, delimiter },
     skipEmptyLines: 'greedy',
     transformHeader: (name) => name.trim().toLowerCase(),
   })
@@ -70,13 +72,22 @@ export function readCsv(text: string, unit: LengthUnit = 'mm'): CsvRead {
     return whole('No table of sizes: it needs a column length, or both width and toe to heels')
   if (data.length > MOST_ROWS) return whole(`${data.length} rows; a table has up to ${MOST_ROWS}`)
   return {
-    rows: data.map((row, i) => readRow(row, i + 2, unit)),
+    rows: data.map((row, i) => readRow(row, i + 2 + before, unit)),
     errors: [],
     unread: heads
       .filter((head) => head !== '' && !COLUMNS.some((column) => column === head))
       .slice(0, MOST_UNREAD)
       .map(short),
   }
+}
+
+/** What stands for a letter that nobody could read any more. */
+const LOST = '\uFFFD'
+
+/** A table without a first line that only says what its cells are parted by, as some spreadsheets write it; and how many lines that was. */
+function withoutSign(text: string): { table: string; delimiter: string; before: number } {
+  const sign = /^sep=(.)\r?\n/i.exec(text)
+  return { table: sign ? text.slice(sign[0].length) : text, delimiter: sign?.[1] ?? '', before: sign ? 1 : 0 }
 }
 
 const whole = (message: string): CsvRead => ({ rows: [], errors: [{ path: 'csv', message }], unread: [] })

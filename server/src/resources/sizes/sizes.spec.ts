@@ -202,6 +202,20 @@ describe('the table as a file', () => {
     await request(bed.app).post('/api/sizes/csv?unit=ells').send({ csv }).expect(400)
   })
 
+  it('is read behind a line that says what its cells are parted by; a letter nobody could read is no size’s name', async () => {
+    const rows = 'label;kind;feet;web;thickness;length\n5;shoe;front;19;8;310'
+    const { body } = await request(bed.app)
+      .post('/api/sizes/csv')
+      .send({ csv: `sep=;\r\n${rows}\nx;y;z` })
+    expect(body.rows.map((row: { line: number }) => row.line)).toEqual([3, 4])
+    expect(body.rows[0]).toMatchObject({ name: expect.stringContaining('5') })
+    expect(body.rows[0].errors.map(({ path }: { path: string }) => path)).not.toContain('label')
+    const lost = await request(bed.app)
+      .post('/api/sizes/csv')
+      .send({ csv: rows.replace('5;', 'Gr\uFFFD;') })
+    expect(lost.body).toMatchObject({ rows: [], errors: [{ message: expect.stringContaining('UTF-8') }] })
+  })
+
   it('comes out as it went in, and nothing in it is a formula', async () => {
     await put(size(300, { label: '=1+1', price: 4.5, weight: 410, width: 125 })).expect(200)
     const before = await table()

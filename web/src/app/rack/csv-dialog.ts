@@ -11,6 +11,7 @@ import { firstValueFrom } from 'rxjs'
 import type { LengthUnit } from '@crescent/core'
 import { FileButton } from '../common/file-button'
 import { OneOf } from '../common/one-of'
+import { textOfFile } from '../common/text-of-file'
 import { FigureText } from '../drawing/figure-text'
 import { HelpButton } from '../help/help-button'
 import { Api, failureText, type SizesRead } from '../state/api'
@@ -56,7 +57,11 @@ import { Api, failureText, type SizesRead } from '../state/api'
           (input)="paste(pasted.value)"
         ></textarea>
       </label>
-      <cr-file-button label="Or take a file" accept=".csv,text/csv,text/plain" (chosen)="choose($event)" />
+      <cr-file-button
+        label="Or take a file"
+        accept=".csv,.tsv,.txt,.xlsx,.xls,.ods,text/csv,text/plain"
+        (chosen)="choose($event)"
+      />
       @if (failure()) {
         <p class="wrong" role="alert">{{ failure() }}</p>
       }
@@ -181,9 +186,11 @@ export class CsvDialog {
   })
 
   protected async choose(file: File): Promise<void> {
+    const read = await textOfFile(file)
+    if (!read.ok) return this.failure.set(read.problem)
     // A table that was written out is in millimetres.
     this.unit.set('mm')
-    this.csv.set(await file.text())
+    this.csv.set(read.text)
     await this.send(false)
   }
 

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core'
 import type { Vec, DrawnOutline, ReadOutlines, Taps, TracedFoot } from '@crescent/core'
 import { firstValueFrom } from 'rxjs'
+import { textOfFile } from '../../../common/text-of-file'
 import { Api, failureText, type PlacedOutline } from '../../../state/api'
 import { TAPPED } from './outline-taps'
 
@@ -71,7 +72,9 @@ export class OutlineComingIn {
     this.read.set(undefined)
     this.startOver()
     await this.told(async () => {
-      this.read.set(await firstValueFrom(this.api.readOutlines(file.name, await file.text())))
+      const content = await textOfFile(file)
+      if (!content.ok) return this.failure.set(content.problem)
+      this.read.set(await firstValueFrom(this.api.readOutlines(file.name, content.text)))
       this.unit.set(undefined)
       this.bySize.set(1)
       this.pickLine()
