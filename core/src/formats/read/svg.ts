@@ -1,18 +1,25 @@
 import { DOMParser } from '@xmldom/xmldom'
 import svgpath from 'svgpath'
 import type { Vec } from '../../geometry/vector'
-import { Budget, MM, Unreadable, type ReadCurve, type ReadOutlines } from './curves'
+import { Budget, Unreadable, type ReadCurve, type ReadOutlines } from './curves'
 import { bezier, svgArc } from './flatten'
 import { checkSvgForm } from './svg-form'
+import { svgLength } from './svg-length'
+import { rulesOf, styleOf } from './svg-style'
+import { innerView, viewBoxOf, viewTransform, type Viewport } from './svg-view'
 
 /** Groups may lie in groups so deep; deeper no program draws. */
 const DEEPEST = 100
+
+/** Elements that are drawn, copies among them, at the most. */
+const MOST_WALKED = 50_000
 
 /** What of an element is read here. */
 interface Read {
   nodeName: string
   getAttribute: (name: string) => string | null
   childNodes: ArrayLike<unknown>
+  textContent?: string | null
 }
 
 /**
@@ -28,36 +35,103 @@ export function readSvg(text: string): ReadOutlines {
   checkSvgForm(text)
   const root = parsed(text)
   const budget = new Budget()
-  const { scale, unit, questions } = sizeOf(root)
+  const { turns: laid, viewport, scale, unit, questions } = sizeOf(root)
   const curves: ReadCurve[] = []
+  const all = elementsOf(root)
+  const rules = rulesOf(all.filter((one) => nameOf(one) === 'style').map((one) => one.textContent ?? ''))
+  const named = new Map(
+    all.flatMap((one) => (one.getAttribute('id') ? [[one.getAttribute('id')!, one] as const] : [])),
+  )
   let skipped = 0
-  const walk = (element: Read, turns: string, layer: string, depth: number): void => {
+  let walked = 0
+  const walk = (element: Read, { turns, layer, hidden, within, depth, copied }: Inside): void => {
     if (depth > DEEPEST) throw new Unreadable(`Groups lie more than ${DEEPEST} deep in the file.`)
-    const name = element.nodeName.replace(/^.*:/, '')
-    if (['defs', 'clipPath', 'mask', 'symbol', 'pattern', 'marker', 'style', 'script'].includes(name)) return
-    if (name === 'use' || name === 'image' || name === 'text') skipped++
-    const own = turned(turns, element.getAttribute('transform') ?? '')
-    const named =
-      element.getAttribute('data-layer') ??
-      element.getAttribute('inkscape:label') ??
-      element.getAttribute('id') ??
-      ''
-    const path = pathOf(name, element)
+    // Copies of copies of copies come to more than any file holds.
+    if (++walked > MOST_WALKED)
+      throw new Unreadable('The file holds more copies than any drawing: leave only the outline in it.')
+    const name = nameOf(element)
+    if (NOT_DRAWN.includes(name) || (name === 'symbol' && !copied)) return
+    const style = styleOf(element, rules)
+    if (style.display === 'none') return
+    if (name === 'image' || name === 'text') skipped++
+    let own = turned(turns, style.transform)
+    let viewport = within
+    if (depth > 0 && (name === 'svg' || name === 'symbol')) {
+      const inner = innerView(element, within)
+      own = turned(own, inner.turns)
+      viewport = inner.viewport
+    }
+    const unseen = style.visibility === '' ? hidden : style.visibility !== 'visible'
+    const inside = { turns: own, layer, hidden: unseen, within: viewport, depth: depth + 1, copied: false }
+    const path = unseen ? undefined : pathOf(name, element, within)
     if (path)
       for (const curve of flattened(path, own)) {
         const points = curve.points.map(([x, y]): Vec => [x * scale, -y * scale])
         budget.take(points)
         curves.push({ ...curve, points, layer })
       }
+    if (name === 'use') return copy(element, inside)
+    const group = name === 'g' ? labelOf(element) : ''
     for (const child of Array.from(element.childNodes))
-      if (isElement(child)) walk(child, own, name === 'g' && named !== '' ? named : layer, depth + 1)
+      if (isElement(child)) walk(child, { ...inside, layer: group === '' ? layer : group })
   }
-  walk(root, '', '', 0)
+  /** What is drawn a second time elsewhere; only what lies in the file itself. */
+  const copy = (use: Read, inside: Inside): void => {
+    const href = use.getAttribute('href') ?? use.getAttribute('xlink:href') ?? ''
+    const what = href.startsWith('#') ? named.get(href.slice(1)) : undefined
+    if (!what) return void skipped++
+    const at = (key: 'x' | 'y', whole: number) => svgLength(use.getAttribute(key), whole) ?? 0
+    const { width, height } = inside.within
+    const turns = turned(inside.turns, `translate(${at('x', width)} ${at('y', height)})`)
+    walk(what, { ...inside, turns, copied: true })
+  }
+  walk(root, { turns: laid, layer: '', hidden: false, within: viewport, depth: 0, copied: false })
   if (skipped > 0)
     questions.push(
-      'Words, pictures and copies in the file are not read: are the lines you want drawn as paths?',
+      'Words, pictures and copies out of other files are not read: are the lines you want drawn as paths?',
     )
   return { curves, unit, questions }
+}
+
+/** What is known on the way down to an element. */
+interface Inside {
+  turns: string
+  layer: string
+  hidden: boolean
+  /** What percentages are of. */
+  within: Viewport
+  depth: number
+  /** It is drawn because a copy asks for it. */
+  copied: boolean
+}
+
+/** Elements that are not drawn where they stand. */
+const NOT_DRAWN = [
+  'defs',
+  'clipPath',
+  'mask',
+  'pattern',
+  'marker',
+  'style',
+  'script',
+  'linearGradient',
+  'radialGradient',
+]
+
+const nameOf = ({ nodeName }: Read): string => nodeName.replace(/^.*:/, '')
+
+const labelOf = (element: Read): string =>
+  element.getAttribute('data-layer') ??
+  element.getAttribute('inkscape:label') ??
+  element.getAttribute('id') ??
+  ''
+
+/** All elements of a file, the root first. */
+function elementsOf(root: Read): Read[] {
+  const all = [root]
+  for (let i = 0; i < all.length; i++)
+    for (const child of Array.from(all[i]!.childNodes)) if (isElement(child)) all.push(child)
+  return all
 }
 
 /** All that turns and scales a line as one matrix: groups in groups would write a longer sentence at each line. */
@@ -88,35 +162,49 @@ function parsed(text: string): Read {
   return root
 }
 
-/** mm for each unit of the drawing, where its width says what it is in. */
-function sizeOf(root: Read): { scale: number; unit: ReadOutlines['unit']; questions: string[] } {
-  const said = /^\s*([\d.]+)\s*(mm|cm|in|pt|pc)\s*$/.exec(root.getAttribute('width') ?? '')
-  const box = (root.getAttribute('viewBox') ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number)
-  if (!said)
-    return {
-      ...{ scale: 1, unit: null },
-      questions: ['The file does not say how large it is: how wide is the drawing?'],
-    }
-  const per = { ...MM, pt: 25.4 / 72, pc: 25.4 / 6 }[said[2] as 'mm' | 'cm' | 'in' | 'pt' | 'pc']
-  const wide = Number(said[1]) * per
-  const [, , units = 0] = box
-  // Without a box of its own its unit is the pixel of CSS, 96 to the inch (CSS Values 3).
-  const scale = units > 0 ? wide / units : 25.4 / 96
-  return Number.isFinite(scale) && scale > 0
-    ? { scale, unit: said[2] === 'in' ? 'in' : said[2] === 'cm' ? 'cm' : 'mm', questions: [] }
-    : { scale: 1, unit: null, questions: ['The size of the file cannot be read: how wide is the drawing?'] }
+/** How the whole drawing is laid out, and how many mm a unit of it is, where its size says what it is in. */
+interface Size {
+  turns: string
+  viewport: Viewport
+  scale: number
+  unit: ReadOutlines['unit']
+  questions: string[]
+}
+
+/** A size that is told in pixels or not at all: a screen has no size of its own. */
+const IN_MM = /(mm|cm|in|pt|pc|q)\s*$/i
+
+function sizeOf(root: Read): Size {
+  const box = viewBoxOf(root)
+  const side = (name: 'width' | 'height') => {
+    const text = root.getAttribute(name) ?? ''
+    const pixels = /%\s*$/.test(text) ? undefined : svgLength(text, 0)
+    return pixels !== undefined && pixels > 0 ? { pixels, real: IN_MM.test(text), text } : undefined
+  }
+  const [wide, high] = [side('width'), side('height')]
+  const told = wide ?? high
+  const share = box ? box[3] / box[2] : (high?.pixels ?? 1) / (wide?.pixels ?? 1)
+  const width = wide?.pixels ?? (high ? high.pixels / share : (box?.[2] ?? 0))
+  const viewport = { width, height: high?.pixels ?? width * share }
+  const turns = viewTransform(root, viewport)
+  const within = box ? { width: box[2], height: box[3] } : viewport
+  if (told?.real) {
+    const unit = /in\s*$/i.test(told.text) ? 'in' : /cm\s*$/i.test(told.text) ? 'cm' : 'mm'
+    return { turns, viewport: within, scale: 25.4 / 96, unit, questions: [] }
+  }
+  // In units of its own box, as it is drawn.
+  const scale = box && width > 0 ? box[2] / width : 1
+  return {
+    ...{ turns, viewport: within, scale: Number.isFinite(scale) ? scale : 1, unit: null },
+    questions: ['The file does not say how large it is: how wide is the drawing?'],
+  }
 }
 
 /** An element as path data; undefined where it is no line. */
-function pathOf(name: string, element: Read): string | undefined {
-  const number = (key: string): number => Number(element.getAttribute(key) ?? 0)
-  const round = (cx: number, cy: number, rx: number, ry: number) =>
-    rx > 0 && ry > 0
-      ? `M${cx - rx} ${cy}A${rx} ${ry} 0 1 0 ${cx + rx} ${cy}A${rx} ${ry} 0 1 0 ${cx - rx} ${cy}Z`
-      : undefined
+function pathOf(name: string, element: Read, { width, height }: Viewport): string | undefined {
+  const diagonal = Math.hypot(width, height) / Math.SQRT2
+  const along = (key: string): number => svgLength(element.getAttribute(key), width) ?? 0
+  const down = (key: string): number => svgLength(element.getAttribute(key), height) ?? 0
   switch (name) {
     case 'path':
       return element.getAttribute('d') ?? undefined
@@ -126,18 +214,47 @@ function pathOf(name: string, element: Read): string | undefined {
       return points === '' ? undefined : `M${points}${name === 'polygon' ? 'Z' : ''}`
     }
     case 'line':
-      return `M${number('x1')} ${number('y1')}L${number('x2')} ${number('y2')}`
-    case 'rect': {
-      const [x, y, w, h] = [number('x'), number('y'), number('width'), number('height')]
-      return w > 0 && h > 0 ? `M${x} ${y}h${w}v${h}h${-w}Z` : undefined
+      return `M${along('x1')} ${down('y1')}L${along('x2')} ${down('y2')}`
+    case 'rect':
+      return boxPath(
+        [along('x'), down('y'), along('width'), down('height')],
+        [svgLength(element.getAttribute('rx'), width), svgLength(element.getAttribute('ry'), height)],
+      )
+    case 'circle': {
+      const r = svgLength(element.getAttribute('r'), diagonal) ?? 0
+      return roundPath(along('cx'), down('cy'), r, r)
     }
-    case 'circle':
-      return round(number('cx'), number('cy'), number('r'), number('r'))
-    case 'ellipse':
-      return round(number('cx'), number('cy'), number('rx'), number('ry'))
+    case 'ellipse': {
+      const [rx, ry] = [
+        svgLength(element.getAttribute('rx'), width),
+        svgLength(element.getAttribute('ry'), height),
+      ]
+      return roundPath(along('cx'), down('cy'), rx ?? ry ?? 0, ry ?? rx ?? 0)
+    }
     default:
       return undefined
   }
+}
+
+const roundPath = (cx: number, cy: number, rx: number, ry: number): string | undefined =>
+  rx > 0 && ry > 0
+    ? `M${cx - rx} ${cy}A${rx} ${ry} 0 1 0 ${cx + rx} ${cy}A${rx} ${ry} 0 1 0 ${cx - rx} ${cy}Z`
+    : undefined
+
+/** A rectangle, its corners rounded where it says so: by one half axis where only one is told, by half a side at most. */
+function boxPath(
+  [x, y, w, h]: readonly [number, number, number, number],
+  [rounded, also]: readonly [number | undefined, number | undefined],
+): string | undefined {
+  if (!(w > 0 && h > 0)) return undefined
+  const rx = Math.min(w / 2, Math.max(0, rounded ?? also ?? 0))
+  const ry = Math.min(h / 2, Math.max(0, also ?? rounded ?? 0))
+  if (rx === 0 || ry === 0) return `M${x} ${y}h${w}v${h}h${-w}Z`
+  const corner = (dx: number, dy: number) => `a${rx} ${ry} 0 0 1 ${dx} ${dy}`
+  return (
+    `M${x + rx} ${y}h${w - 2 * rx}${corner(rx, ry)}v${h - 2 * ry}${corner(-rx, ry)}` +
+    `h${2 * rx - w}${corner(-rx, -ry)}v${2 * ry - h}${corner(rx, -ry)}Z`
+  )
 }
 
 /** Path data as lines of points, after everything that turns and scales it. */
