@@ -4,6 +4,7 @@ import { turnRight, type Vec } from '../geometry/vector'
 import type { Plan } from '../plan/plan'
 import type { SectionCut } from '../modifications/build'
 import type { ShoePart } from '../modifications/modification'
+import { CLIP_TAPER } from '../modifications/clip'
 import { liftAt, sectionOutline } from '../shoe/section-form'
 import { sweptRings } from './swept-rings'
 import type { Point } from './point'
@@ -132,29 +133,68 @@ const doubledArea = (edge: readonly Vec[]): number =>
 /** Slices a clip is built of. */
 const SLICES = 24
 
-/** A clip: half an ellipse up the wall, as thick at its root as said and nothing at its tip, leaning with the wall. */
+/** A clip is drawn out of the bar: its root reaches so far into it, down and in, mm. */
+const ROOT = { down: 0.8, in: 1.5 }
+/** Pieces along half of a clip's width: it follows the rim. */
+const PIECES = 6
+
+/**
+ * A clip: half an ellipse up the wall along the rim, nothing at its tip, leaning with the wall, with a root in the bar. What of
+ * the root lies outside the bar is taken off its thickness: it is no heavier for it.
+ */
 function tongueSolid({ tongue }: ShoePart, cuts: readonly SectionCut[]): Mesh {
   const { width, height, thickness, lean, station } = tongue!
   const at = nearestCut(cuts, station)
   const { point, tangent } = at.place
   const out = turnRight(tangent)
   const foot = at.form.thickness + (at.form.bend?.of === 'section' ? liftAt(at.form, 0) : 0)
-  const rings = Array.from({ length: SLICES + 1 }, (_, i): Point[] => {
+  const root = Math.max(0, foot - topAt(at.form, ROOT.in)) + ROOT.down
+  const [rise, run] = [Math.sin(radians(lean)), cotangent(lean) * Math.sin(radians(lean))]
+  const own = height * CLIP_TAPER
+  // Its thickness is measured square to the wall it leans on.
+  const thick = ((thickness / rise) * own) / (own + root / (2 * rise))
+  const bow = bowOf(cuts, at)
+  /** A ring at a height: how wide, from where to where out of the rim. */
+  const ring = (half: number, z: number, from: number, to: number): Point[] => {
+    const side = (away: number) =>
+      Array.from({ length: 2 * PIECES + 1 }, (_, k): Point => {
+        const along = half * (k / PIECES - 1)
+        const off = away - (bow * along * along) / 2
+        return [point[0] + tangent[0] * along + out[0] * off, point[1] + tangent[1] * along + out[1] * off, z]
+      })
+    return [...side(from), ...side(to).reverse()]
+  }
+  const blade = Array.from({ length: SLICES + 1 }, (_, i): Point[] => {
     const v = (i / SLICES) * 0.9995
-    const half = (width / 2) * Math.sqrt(1 - v * v)
-    // Its thickness is measured square to the wall it leans on.
-    const thick = (thickness * (1 - v)) / Math.sin(radians(lean))
-    const up = v * height
-    const inward = up * cotangent(lean) * Math.sin(radians(lean))
-    const z = foot + up * Math.sin(radians(lean))
-    const corner = (along: number, away: number): Point => [
-      point[0] + tangent[0] * along + out[0] * (away - inward),
-      point[1] + tangent[1] * along + out[1] * (away - inward),
-      z,
-    ]
-    return [corner(-half, 0), corner(half, 0), corner(half, thick), corner(-half, thick)]
+    const inward = v * height * run
+    return ring(
+      (width / 2) * Math.sqrt(1 - v * v),
+      foot + v * height * rise,
+      -inward,
+      thick * (1 - v) - inward,
+    )
   })
-  return lofted(rings)
+  return lofted([ring(width / 2, foot - root, -ROOT.in, -0.05), ...blade])
+}
+
+/** How far up the bar reaches so far in from its outer rim, mm. */
+function topAt(form: SectionCut['form'], inward: number): number {
+  const line = sectionOutline(form)
+  const heights = line.flatMap(([u, z], i): number[] => {
+    const [nu, nz] = line[(i + 1) % line.length]!
+    const share = (inward - u) / (nu - u)
+    return share >= 0 && share <= 1 ? [z + (nz - z) * share] : []
+  })
+  return Math.max(...heights)
+}
+
+/** How much the rim turns for each mm of it about a section, radians; plus where it turns away from its outside. */
+function bowOf(cuts: readonly SectionCut[], at: SectionCut): number {
+  const i = cuts.indexOf(at)
+  const [before, after] = [cuts[Math.max(0, i - 1)]!.place, cuts[Math.min(cuts.length - 1, i + 1)]!.place]
+  const [a, b] = [before.tangent, after.tangent]
+  const long = Math.hypot(after.point[0] - before.point[0], after.point[1] - before.point[1])
+  return long > 0 ? Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]) / long : 0
 }
 
 /** The section nearest to a station of the outer rim. */
