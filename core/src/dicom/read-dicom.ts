@@ -141,7 +141,7 @@ function shapeOf(said: DataSet): Shape | string {
   if ((allocated !== 8 && allocated !== 16) || stored < 8 || stored > allocated)
     return `The radiograph has ${stored} bits to a pixel; 8 to 16 are read.`
   if (high < stored - 1 || high >= allocated)
-    return `The radiograph says that its highest bit is ${high} of ${allocated}, with ${stored} in use: that cannot be.`
+    return `The radiograph says that it uses ${stored} of ${allocated} bits, and that the highest of them is ${high}: that cannot be.`
   if (Number(said.string('x00280008') ?? 1) > 1)
     return 'There is more than one picture in this file: ask for the lateral alone.'
   const pixel = pixelShape({

@@ -36,7 +36,7 @@ const shoe = (kinds: readonly string[]): ShoeInput => ({
   section: { shape: 'flat', width: 19.05, thickness: 7.9375, material: 'steel' },
   fit: 'general',
   nails: { school: 'sound' },
-  modifications: kinds.map((kind) => ({ kind })) as ShoeInput['modifications'],
+  modifications: kinds.map((kind) => ({ kind })),
 })
 
 /** Closed bodies that do not touch, by the kernel of solids, and what is inside them, mm3. */

@@ -1,20 +1,21 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import type { Vec } from '../../geometry/vector'
-import { nearestAlong } from '../../geometry/walked'
-import { Unreadable } from './curves'
-import { readDxf } from './dxf'
+import type { Vec } from '@crescent/core'
+import { readOutlines, Unreadable } from '@crescent/core/formats'
+import { nearestAlong } from '@crescent/core/photographs'
 
 // Files of a program that nobody here wrote, and what they look like as it says itself.
-const FOLDER = join(import.meta.dirname, '..', '..', 'testing', 'drawings')
+const FOLDER = join(import.meta.dirname, '../../../../core/src/testing/drawings')
 const text = (name: string) => readFileSync(join(FOLDER, name), 'utf8')
 const expected = JSON.parse(text('expected.json')) as Record<string, Vec[][]>
 const linesOf = (name: string) =>
-  readDxf(text(`${name}.dxf`)).curves.map(({ points, closed }) => (closed ? [...points, points[0]!] : points))
+  readOutlines(`${name}.dxf`, text(`${name}.dxf`)).curves.map(({ points, closed }) =>
+    closed ? [...points, points[0]!] : points,
+  )
 const refusal = (name: string): string => {
   try {
-    readDxf(text(`${name}.dxf`))
+    readOutlines(`${name}.dxf`, text(`${name}.dxf`))
     return ''
   } catch (error) {
     if (error instanceof Unreadable) return error.message
@@ -49,7 +50,7 @@ describe('a DXF of another program', () => {
 
   it('is read in the unit it says, or refused by it', () => {
     for (const name of ['mils', 'decimetres', 'microns']) {
-      expect(readDxf(text(`${name}.dxf`)).questions).toEqual([])
+      expect(readOutlines(`${name}.dxf`, text(`${name}.dxf`)).questions).toEqual([])
       for (const [x, y] of linesOf(name)[0]!) expect(Math.hypot(x, y)).toBeCloseTo(50.8, 2)
     }
     expect(refusal('kilometres')).toContain('a unit that no foot is measured in')
