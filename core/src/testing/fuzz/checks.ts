@@ -66,16 +66,20 @@ const SOUND_EXIT = 10
 
 /** The middle line of a plain shoe turns by no more than this from one piece of it to the next, radians: a web too wide for its foot makes a corner, a knot turns back. */
 const TURNS = 2.5
+/** Pieces that are shorter nobody sees, mm. */
+const HOOK = 0.4
 
 /** Knots in the middle line of a shoe without modifications: where it turns back on itself. */
 function knotFaults({ modifications, outline: { centreline } }: Plan): string[] {
   if (modifications.length > 0) return []
-  const ways = centreline
+  const pieces = centreline
     .slice(1)
-    .map((to, i) => Math.atan2(to[1] - centreline[i]![1], to[0] - centreline[i]![0]))
-  const turns = ways
-    .slice(1)
-    .map((way, i) => Math.abs(Math.atan2(Math.sin(way - ways[i]!), Math.cos(way - ways[i]!))))
+    .map((to, i): Vec => [to[0] - centreline[i]![0], to[1] - centreline[i]![1]])
+    .filter(([x, y]) => Math.hypot(x, y) > HOOK)
+  const turns = pieces.slice(1).map(([x, y], i) => {
+    const [u, v] = pieces[i]!
+    return Math.abs(Math.atan2(u * y - v * x, u * x + v * y))
+  })
   const most = Math.max(...turns)
   return most > TURNS ? [`the centreline of a plain shoe turns by ${most.toFixed(2)} at once`] : []
 }
