@@ -212,6 +212,50 @@ test('a photograph of the shoe on the anvil becomes the shape that bends are pla
   await expect(page.getByTestId('bends').getByRole('listitem').first()).toBeVisible()
 })
 
+test('where the edge is doubtful one more tap on it is enough: it is followed anew, and the tap can be taken back', async ({
+  page,
+  open,
+}) => {
+  const hard = await madePhoto({ seed: 106, ground: 'straw', width: 1600, height: 0, tapping: 4 })
+  await open('/round')
+  await openBench(page, 'Fallow')
+  await page.getByRole('button', { name: 'Outline from a photograph' }).click()
+  const { dialog, sheet, ask } = partsOf(page.getByRole('dialog', { name: 'Outline from a photograph' }))
+  await dialog.getByLabel('Choose a photograph').setInputFiles(hard.file)
+  await expect(dialog.getByTestId('card-seen')).toContainText('4 of 4 marks found')
+  for (const { key } of PHOTO_TAPS) {
+    const { x, y } = await onScreen(sheet, hard.truth.taps[key])
+    await page.mouse.click(x, y)
+  }
+  await expect(ask).toContainText('The edge is not clear where it is dotted: tap it once there')
+  /** How long all dotted stretches are together, and the middle of the longest on the screen. */
+  const dotted = () =>
+    sheet.evaluate((svg) => {
+      const lines = [...svg.querySelectorAll<SVGGeometryElement>('.doubtful')]
+      // While it is followed there is no line at all.
+      if (lines.length === 0) return { long: svg.querySelector('.edge') ? 0 : NaN, x: 0, y: 0 }
+      const longest = lines.reduce((a, b) => (b.getTotalLength() > a.getTotalLength() ? b : a))
+      const onScreen = (share: number) => {
+        const at = longest.getPointAtLength(longest.getTotalLength() * share)
+        return new DOMPoint(at.x, at.y).matrixTransform(longest.getScreenCTM()!)
+      }
+      // Beside the knots: those are pulled.
+      const shares = Array.from({ length: 60 }, (_, i) => 0.4 + i / 300)
+      const free = shares.find((share) => {
+        const { x, y } = onScreen(share)
+        return !document.elementFromPoint(x, y)?.closest('.mark')
+      })!
+      const { x, y } = onScreen(free)
+      return { long: lines.reduce((sum, line) => sum + line.getTotalLength(), 0), x, y }
+    })
+  const before = await dotted()
+  await page.mouse.click(before.x, before.y)
+  await expect.poll(async () => (await dotted()).long, { timeout: 20_000 }).toBeLessThan(before.long - 20)
+  await expectAccessible(page)
+  await dialog.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(async () => (await dotted()).long, { timeout: 20_000 }).toBeCloseTo(before.long, 0)
+})
+
 test('by touch on a phone: the magnifier shows what is under the finger; a length stands for the card', async ({
   browser,
   server,

@@ -49,6 +49,16 @@ describe('a foot guessed by its taps', () => {
     )
   })
 
+  it('is no other foot, whatever is said to be known of it: the taps know better', () => {
+    fc.assert(
+      fc.property(tapped, ({ taps, own }) => {
+        const other = own.map(([x, y]): Vec => [x * 1.2, y * 1.1])
+        expect(guessedFoot(taps, [], other)).toEqual(guessedFoot(taps))
+      }),
+      { numRuns: 40 },
+    )
+  })
+
   it('goes through what is tapped besides, and is nearer there than before', () => {
     fc.assert(
       fc.property(tapped, fc.double({ min: 0.15, max: 0.85, noNaN: true }), ({ taps, wall }, share) => {

@@ -22,6 +22,8 @@ const PULLED = { general: 0.45, known: 0.15 }
 const SURE = { general: 2.6, known: 1.8 }
 /** A place that was tapped once more, where it mattered, is taken as it is; other taps so near to it, mm, are not asked. */
 const OVERRULES = 14
+/** Taps that lie further off the line of a foot by the rule are of another one, mm. */
+const ANOTHER = 3.2
 /** Places on the line that are worked with. */
 const COUNT = 200
 
@@ -49,15 +51,11 @@ function generalFoot(): readonly Vec[] {
  * @param known the wall from the outer to the inner heel as it was measured, mm in a frame of its own
  */
 export function guessedFoot(taps: SevenTaps, more: readonly Vec[] = [], known?: readonly Vec[]): GuessedFoot {
-  const kind = known ? 'known' : 'general'
-  const model = evenly(known ?? generalFoot())
-  const places = tappedOn(model)
-  const onto = fitted(
-    ROUND.map((key) => places[key]),
-    ROUND.map((key) => taps[key]),
-    DIFFERS[kind],
-  )
-  const laid = model.map(onto)
+  const before = known && laidThrough(taps, known, 'known')
+  // Another foot, or one that has changed: the taps know better.
+  const mine = before && before.off < ANOTHER
+  const kind = mine ? 'known' : 'general'
+  const laid = mine ? before.laid : laidThrough(taps, generalFoot(), 'general').laid
   const stations = stationsAlong(laid)
   const whole = stations[stations.length - 1]!
   const out = (station: number): Vec => {
@@ -80,6 +78,24 @@ export function guessedFoot(taps: SevenTaps, more: readonly Vec[] = [], known?: 
     wall: laid.map((point, i) => add(point, scale(out(stations[i]!), aside(stations[i]!)))),
     sure: SURE[kind],
   }
+}
+
+/** A line turned and shifted onto the taps, stretched a little, and how far the taps lie off it by the rule, mm. */
+function laidThrough(
+  taps: SevenTaps,
+  line: readonly Vec[],
+  kind: keyof typeof DIFFERS,
+): { laid: Vec[]; off: number } {
+  const model = evenly(line)
+  const places = tappedOn(model)
+  const onto = fitted(
+    ROUND.map((key) => places[key]),
+    ROUND.map((key) => taps[key]),
+    DIFFERS[kind],
+  )
+  const laid = model.map(onto)
+  const squares = ROUND.reduce((sum, key) => sum + nearestAlong(laid, taps[key]).off ** 2, 0)
+  return { laid, off: Math.sqrt(squares / ROUND.length) }
 }
 
 function evenly(line: readonly Vec[]): Vec[] {

@@ -177,7 +177,7 @@ export function traceIn(
     return {
       ok: true,
       outline: rounded(edge.line),
-      doubtful: ofWall(edge, places, doubtfulOf(lookedAt(beside(edge, places), besides))),
+      doubtful: ofWall(edge, places, doubtfulOf(lookedAt(beside(edge, places), besides)), besides.length > 0),
       view,
     }
   }
@@ -306,15 +306,15 @@ function ofWall(
   { line }: FollowedEdge,
   { medialHeel }: SevenTaps,
   stretches: [number, number][],
+  /** A hand has begun to say where it runs: stretch by stretch there is less to ask. */
+  begun: boolean,
 ): [number, number][] {
   const { station } = nearestAlong(line, medialHeel)
   const wall = { line: line.slice(0, stationsAlong(line).filter((at) => at <= station).length) }
-  return orAllOf(
-    wall,
-    stretches.flatMap(([from, to]): [number, number][] =>
-      from < station ? [[from, Math.min(to, round(station))]] : [],
-    ),
+  const own = stretches.flatMap(([from, to]): [number, number][] =>
+    from < station ? [[from, Math.min(to, round(station))]] : [],
   )
+  return begun ? own : orAllOf(wall, own)
 }
 
 /** Corners of a branch's end come out rounded, over so many mm. */

@@ -188,6 +188,8 @@ export class PictureSheet {
   readonly held = output<string>()
   readonly pulled = output<{ key: string; at: Vec }>()
   readonly released = output<string>()
+  /** A small one that was touched and not moved, and where: the tap may have been for what lies beside it. */
+  readonly touched = output<{ key: string; at: Vec }>()
   readonly removed = output<string>()
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef)
@@ -289,10 +291,13 @@ export class PictureSheet {
     const holding = this.holding()
     this.holding.set(undefined)
     if (!holding) return
+    const at = this.placeOf(event) ?? holding.at
     if (holding.key !== undefined) this.released.emit(holding.key)
+    if (holding.key !== undefined && !holding.moved && this.isSmall(holding.key))
+      this.touched.emit({ key: holding.key, at })
     // One that was touched and not moved was not meant, where places lie close: the tap was for the next.
     const still = holding.key !== undefined && !holding.moved && !this.isSmall(holding.key)
-    if (holding.key === undefined || still) this.tapped.emit(this.placeOf(event) ?? holding.at)
+    if (holding.key === undefined || still) this.tapped.emit(at)
   }
 
   protected cancel(): void {

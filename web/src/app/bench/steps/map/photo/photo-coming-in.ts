@@ -108,7 +108,13 @@ export class PhotoComingIn implements OnDestroy {
   /** All of the line is doubtful. */
   readonly sureOfNone = computed(() => {
     const [first] = this.doubtful()
-    return this.doubtful().length === 1 && first![0] === 0 && first![1] >= lengthAlong(this.outline()) - 1
+    const view = this.view()
+    if (!view || !first) return false
+    const heel = placeAt(view, this.tapped().medialHeel)
+    // Behind the heels nothing is asked of a foot.
+    const whole =
+      this.object() === 'foot' ? nearestAlong(this.outline(), heel).station : lengthAlong(this.outline())
+    return this.doubtful().length === 1 && first[0] === 0 && first[1] >= whole - 2
   })
   readonly outline = computed(() => this.traced()?.outline ?? [])
   /** The inner rim of a shoe. */
@@ -234,15 +240,19 @@ export class PhotoComingIn implements OnDestroy {
    * else the line gets a knot there.
    */
   async tapLine(pixel: Vec): Promise<void> {
-    const asks = this.object() === 'foot' && !this.hand.canUndo() && this.isDoubtful(pixel)
-    if (!asks) return this.add(pixel)
+    if (!this.asks(pixel)) return this.add(pixel)
     this.more.update((more) => [...more, pixel])
     await this.trace()
   }
 
-  private isDoubtful(pixel: Vec): boolean {
+  /** The same where a knot lies: elsewhere than where the edge is doubtful it was the knot that was meant. */
+  async tapNearKnot(pixel: Vec): Promise<void> {
+    if (this.asks(pixel)) await this.tapLine(pixel)
+  }
+
+  private asks(pixel: Vec): boolean {
     const traced = this.traced()
-    if (!traced) return false
+    if (!traced || this.object() !== 'foot' || this.hand.canUndo()) return false
     const { station, off } = nearestAlong(traced.outline, placeAt(traced.view, pixel))
     return off < TAP_REACH && traced.doubtful.some(([from, to]) => station >= from && station <= to)
   }

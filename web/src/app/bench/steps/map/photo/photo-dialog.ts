@@ -257,6 +257,11 @@ export class PhotoDialog {
     } else if (this.coming.knots().length > 0) await this.coming.tapLine(at)
   }
 
+  /** A tap that is meant for the line lands on a knot: they lie so close. */
+  protected async touched({ key, at }: { key: string; at: Vec }): Promise<void> {
+    if (key.startsWith('knot-')) await this.coming.tapNearKnot(at)
+  }
+
   protected held(key: string): void {
     if (key.startsWith('knot-')) this.coming.hold()
   }
