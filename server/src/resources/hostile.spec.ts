@@ -145,8 +145,8 @@ it.each([
       if (ASKED) expect(late.max / 1e6).toBeLessThan(LIMIT)
     }
     await fc.assert(fc.asyncProperty(files, about), { numRuns: CASES })
-    // A table tells its faults row by row beside what it could read.
-    if (kind !== 'CSV') expect(answered.get(400) ?? 0).toBeGreaterThan(CASES / 10)
+    // A table tells its faults row by row beside what it could read. Of forty broken pictures four are whole enough now and then.
+    if (kind !== 'CSV') expect(answered.get(400) ?? 0).toBeGreaterThan(CASES / 20)
     if (ASKED) console.log(kind, Object.fromEntries(answered), `held ${longest.toFixed(1)} ms at most`)
   },
   30 * 60_000,
