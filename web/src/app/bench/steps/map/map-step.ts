@@ -220,7 +220,8 @@ export class MapStep {
   }
   private readonly dialogs = inject(Dialogs)
   private readonly photos = inject(Photos)
-  private readonly desk = inject(Desk)
+  /** None where the step stands by itself. */
+  private readonly desk = inject(Desk, { optional: true })
 
   /** Toe and quarter shape are the trace's own. */
   protected figuresIn(group: FootFigure['group']): readonly FootFigure[] {
@@ -229,7 +230,8 @@ export class MapStep {
   }
 
   protected async bringOutline(out: 'file' | 'photograph'): Promise<void> {
-    const taken = out === 'file' ? await this.fromFile() : await this.photos.foot(this.desk.before()?.outline)
+    const taken =
+      out === 'file' ? await this.fromFile() : await this.photos.foot(this.desk?.before()?.outline)
     if (!taken) return
     this.store.dispatch(benchActions.setTrace({ traced: taken.foot }))
     for (const [key, value] of Object.entries(taken.figures) as [FootFigureKey, number][])
