@@ -1,6 +1,7 @@
 import dicomParser, { type DataSet } from 'dicom-parser'
 import { Inflate } from 'fflate'
 import { bareForm, hasLetters, LETTERS, PREAMBLE } from './head'
+import { joinedBytes } from './joined-bytes'
 
 /** Explicit and implicit little endian (DICOM PS3.5 annex A): what every file is brought to before it is read. */
 const EXPLICIT = '1.2.840.10008.1.2.1'
@@ -29,7 +30,7 @@ export function openedFile(file: Uint8Array): OpenedFile | undefined {
     bare === undefined
       ? file
       : bare === 'meta'
-        ? joined(preamble(), file)
+        ? joinedBytes([preamble(), file])
         : withSyntax(bare === 'explicit' ? EXPLICIT : IMPLICIT, file)
   const meta = dicomParser.readPart10Header(whole) as DataSet & { position: number }
   const syntax = meta.string('x00020010') ?? IMPLICIT
@@ -47,17 +48,7 @@ const preamble = (): Uint8Array => Uint8Array.from([...new Array<number>(PREAMBL
 function withSyntax(syntax: string, data: Uint8Array): Uint8Array {
   const value = new TextEncoder().encode(syntax.length % 2 === 0 ? syntax : `${syntax}\0`)
   const element = Uint8Array.from([2, 0, 0x10, 0, 85, 73, value.length, 0, ...value])
-  return joined(preamble(), element, data)
-}
-
-function joined(...parts: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0))
-  let at = 0
-  for (const part of parts) {
-    whole.set(part, at)
-    at += part.length
-  }
-  return whole
+  return joinedBytes([preamble(), element, data])
 }
 
 /** @throws Error where it unpacks to more than any radiograph has */
@@ -70,5 +61,5 @@ function inflated(packed: Uint8Array): Uint8Array {
     parts.push(part)
   })
   inflate.push(packed, true)
-  return joined(...parts)
+  return joinedBytes(parts)
 }

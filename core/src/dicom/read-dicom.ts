@@ -2,6 +2,7 @@ import type { DataSet } from 'dicom-parser'
 import { unpacked, type Locate, type Packing } from './codecs'
 import type { DeepPicture, Window } from './deep-picture'
 import { openedFile } from './file-form'
+import { joinedBytes } from './joined-bytes'
 import { textOf } from './letters'
 import { packedSize } from './packed-size'
 import { unrolled } from './run-length'
@@ -203,14 +204,9 @@ async function writtenPixels(
 /** The packed bytes of the one frame, its fragments put together. */
 function wholeFrame(said: DataSet): Uint8Array {
   const fragments = said.elements['x7fe00010']!.fragments ?? []
-  const parts = fragments.map(({ position, length }) => said.byteArray.subarray(position, position + length))
-  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0))
-  let at = 0
-  for (const part of parts) {
-    whole.set(part, at)
-    at += part.length
-  }
-  return whole
+  return joinedBytes(
+    fragments.map(({ position, length }) => said.byteArray.subarray(position, position + length)),
+  )
 }
 
 /** A table that a file lays its values out by (DICOM PS3.3 C.11.1). */

@@ -276,8 +276,8 @@ describe('a photograph', () => {
     // It lies at the shadow's edge in part: this picture is here because it fails.
     expect(plain.most).toBeGreaterThan(2)
     expect(plain.doubtful.length).toBeGreaterThan(0)
-    const known = wallOf(round(truth.outline), truth)
-    expect(most({ known }).most).not.toBe(plain.most)
+    const wall = wallOf(round(truth.outline), truth)
+    expect(most({ wall }).most).not.toBe(plain.most)
     const truly = round(truth.outline)
     const offs = plain.wall.map((point) => nearestAlong(truly, point).off)
     const worst = plain.wall[offs.indexOf(Math.max(...offs))]!

@@ -24,7 +24,7 @@ export interface PhotoWork {
   /** Pixels of the upright picture. */
   taps: SevenTaps
   /** Of a foot that is known: its wall from the outer to the inner heel as it was measured, mm in a frame of its own. */
-  known?: readonly Vec[] | undefined
+  wall?: readonly Vec[] | undefined
   /** Pixels on the edge of a foot that were tapped besides, where it was doubtful. */
   more?: readonly Vec[]
 }
@@ -146,7 +146,7 @@ export function tracePhoto(
 export function traceIn(
   picture: Picture,
   plane: SeenPlane,
-  { object, height = 0, focal35, taps, known, more = [] }: Omit<PhotoWork, 'card' | 'centreDistance'>,
+  { object, height = 0, focal35, taps, wall, more = [] }: Omit<PhotoWork, 'card' | 'centreDistance'>,
   progress: Progress = () => undefined,
 ): Traced<Omit<PhotoTrace, 'residual' | 'marks'>> {
   const outside = PHOTO_TAPS.find(({ key }) => {
@@ -173,7 +173,7 @@ export function traceIn(
   }
   if (object === 'foot') {
     const besides = more.map((tap) => placeAt(view, tap))
-    const edge = fromHeel(footEdge(looks, { taps: places, more: besides, known }, progress), places)
+    const edge = fromHeel(footEdge(looks, { taps: places, more: besides, known: wall }, progress), places)
     return {
       ok: true,
       outline: rounded(edge.line),

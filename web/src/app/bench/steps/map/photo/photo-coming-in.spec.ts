@@ -166,7 +166,7 @@ describe('a photograph that comes in', () => {
     await coming.take(photo())
     await tapAll()
     const traces = () => asked.filter((one) => one.do === 'trace')
-    expect(traces()[0]).toMatchObject({ work: { more: [], known: wall } })
+    expect(traces()[0]).toMatchObject({ work: { more: [], wall } })
     const place = pixel(round(115 / (60 * 2 * Math.PI)))
     // A knot that lies there is held by the tap, and not pulled.
     coming.hold()

@@ -1,7 +1,6 @@
 import { computed, inject, Injectable, type OnDestroy, signal } from '@angular/core'
 import type { TracedFoot, Vec } from '@crescent/core'
 import {
-  lengthAlong,
   aboveOf,
   asOnFoot,
   CARDS,
@@ -22,6 +21,7 @@ import {
 import { firstValueFrom } from 'rxjs'
 import { Api, failureText, type PlacedOutline } from '../../../../state/api'
 import type { NewPicture } from '../pictures/kept-pictures'
+import { isDoubtfulAt, isSureOfNone, withoutDoubtAt } from './doubtful-edge'
 import { HandLine } from './hand-line'
 import { photoHead } from './photo-head'
 import {
@@ -32,9 +32,6 @@ import {
   type SolePlace,
 } from './photo-places'
 import { PhotoTracer } from './photo-tracer'
-
-/** A tap this near to a line is meant for it, mm. */
-const TAP_REACH = 14
 
 /** How the scale is known: by one of the printed cards, or by a length in the picture. */
 export type ScaleBy = Card['key'] | 'length'
@@ -107,14 +104,10 @@ export class PhotoComingIn implements OnDestroy {
   readonly doubtful = computed(() => this.traced()?.doubtful ?? [])
   /** All of the line is doubtful. */
   readonly sureOfNone = computed(() => {
-    const [first] = this.doubtful()
-    const view = this.view()
-    if (!view || !first) return false
-    const heel = placeAt(view, this.tapped().medialHeel)
-    // Behind the heels nothing is asked of a foot.
-    const whole =
-      this.object() === 'foot' ? nearestAlong(this.outline(), heel).station : lengthAlong(this.outline())
-    return this.doubtful().length === 1 && first[0] === 0 && first[1] >= whole - 2
+    const traced = this.traced()
+    if (!traced) return false
+    const heel = this.object() === 'foot' ? placeAt(traced.view, this.tapped().medialHeel) : undefined
+    return isSureOfNone(traced, heel)
   })
   readonly outline = computed(() => this.traced()?.outline ?? [])
   /** The inner rim of a shoe. */
@@ -253,8 +246,7 @@ export class PhotoComingIn implements OnDestroy {
   private asks(pixel: Vec): boolean {
     const traced = this.traced()
     if (!traced || this.object() !== 'foot' || this.hand.canUndo()) return false
-    const { station, off } = nearestAlong(traced.outline, placeAt(traced.view, pixel))
-    return off < TAP_REACH && traced.doubtful.some(([from, to]) => station >= from && station <= to)
+    return isDoubtfulAt(traced, placeAt(traced.view, pixel))
   }
 
   startOver(): void {
@@ -304,10 +296,7 @@ export class PhotoComingIn implements OnDestroy {
     const share = at / (this.knots().length - 1)
     const heel = placeAt(traced.view, this.tapped().medialHeel)
     const station = share * nearestAlong(traced.outline, heel).station
-    this.traced.set({
-      ...traced,
-      doubtful: traced.doubtful.filter(([from, to]) => station < from - 5 || station > to + 5),
-    })
+    this.traced.set({ ...traced, doubtful: withoutDoubtAt(traced.doubtful, station) })
   }
 
   private tapped(): SevenTaps {
@@ -351,7 +340,7 @@ export class PhotoComingIn implements OnDestroy {
         work: {
           ...{ object: this.object(), height: length ? 0 : this.height(), taps: this.tapped() },
           ...(this.focal35 !== undefined && { focal35: this.focal35 }),
-          ...(this.object() === 'foot' && { more: this.more(), known: this.wall() }),
+          ...(this.object() === 'foot' && { more: this.more(), wall: this.wall() }),
         },
         ...(length && { known: { from: taps.from!, to: taps.to!, long: long! } }),
       })
